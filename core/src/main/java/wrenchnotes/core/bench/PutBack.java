@@ -1,0 +1,70 @@
+package wrenchnotes.core.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Refused;
+
+/**
+ * What became of one thing on the way out. What is not said stays in the tray, and the gate will ask for it.
+ *
+ * @param back from the tray into its place
+ * @param replaced filled from a drawer instead
+ * @param leftOut the place stays empty on purpose
+ * @param reason why, if something is left out
+ */
+public record PutBack(String thing, int back, int replaced, int leftOut, String reason) {
+
+    public PutBack {
+        Checked.text("thing", thing, 40);
+        Checked.within("back", back, 0, 99);
+        Checked.within("replaced", replaced, 0, 99);
+        Checked.within("leftOut", leftOut, 0, 99);
+        reason = Checked.optionalText("reason", reason, 300);
+    }
+
+    /** All that lies in the tray goes back: what is usual, and one key on the bench. */
+    public static PutBack all(Ledger ledger, String thing) {
+        return new PutBack(thing, ledger.count(thing, Account.TRAY), 0, 0, "");
+    }
+
+    /**
+     * The entries that say so. Replacements and places left out are taken from what is absent first, then from the
+     * tray.
+     *
+     * @throws Refused if more is said than there is to put back or decide
+     */
+    public List<Move> moves(Ledger ledger) {
+        List<Move> moves = new ArrayList<>();
+        Ledger now = ledger;
+        if (back > 0) {
+            now = post(moves, now, Move.of(thing, Account.TRAY, Account.FITTED, back));
+        }
+        now = settle(moves, now, Account.REPLACED, replaced);
+        settle(moves, now, Account.LEFT_OUT, leftOut);
+        return moves;
+    }
+
+    private Ledger settle(List<Move> moves, Ledger ledger, Account to, int count) {
+        Ledger now = ledger;
+        int rest = count;
+        for (Account from : List.of(Account.BROKEN, Account.LOST, Account.MISSING_ON_ARRIVAL, Account.TRAY)) {
+            int some = Math.min(rest, now.count(thing, from));
+            if (some > 0) {
+                now = post(moves, now, new Move(thing, from, to, some, reason));
+                rest -= some;
+            }
+        }
+        if (rest > 0) {
+            throw Refused.because("%s: %d more are said to be %s than are off the unit. Count again."
+                    .formatted(ledger.thing(thing).label(), rest, to.words()));
+        }
+        return now;
+    }
+
+    private static Ledger post(List<Move> moves, Ledger ledger, Move move) {
+        Ledger next = ledger.with(move);
+        moves.add(move);
+        return next;
+    }
+}

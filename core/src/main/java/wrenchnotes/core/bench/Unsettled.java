@@ -1,0 +1,15 @@
+package wrenchnotes.core.bench;
+
+import wrenchnotes.core.teardown.Thing;
+
+/** Something that keeps a unit from being closed. */
+public record Unsettled(Thing thing, Account account, int count) {
+
+    /** "2 × plate screws, in the tray: put back, replace, or leave out and say why." */
+    public String sentence() {
+        String what = count + " × " + thing.label() + ", " + account.words();
+        return account == Account.TRAY
+                ? what + ": put back, replace, or leave out and say why."
+                : what + ": replace from a drawer, or leave out and say why.";
+    }
+}

@@ -1,0 +1,79 @@
+package wrenchnotes.core.checkin;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+
+/**
+ * The state of a unit as it came over the counter.
+ *
+ * @param complaint what is wrong, in the owner's words
+ * @param symptoms each asked once, with whether it is so; "asked and not so" is kept
+ * @param missing fasteners and pieces of the notes that were not there
+ * @param belongings what came with it and goes back with it
+ */
+public record Arrival(
+        String complaint,
+        List<Symptom> symptoms,
+        Set<ArrivalMark> marks,
+        String condition,
+        List<Missing> missing,
+        List<String> belongings) {
+
+    /** @param present false: asked, and it is not so */
+    public record Symptom(String name, boolean present) {
+        public Symptom {
+            name = Checked.text("symptom", name, 80);
+        }
+    }
+
+    /**
+     * @param thing its id in the notes
+     * @param count 1 to 99
+     */
+    public record Missing(String thing, int count) {
+        public Missing {
+            thing = Checked.text("thing", thing, 40);
+            Checked.within("count", count, 1, 99);
+        }
+    }
+
+    public Arrival {
+        complaint = Checked.optionalText("complaint", complaint, 1000);
+        condition = Checked.optionalText("condition", condition, 1000);
+        symptoms = onceEach(symptoms == null ? List.of() : symptoms);
+        marks = agreeing(marks == null ? Set.of() : marks);
+        missing = missing == null ? List.of() : List.copyOf(missing);
+        belongings = listed(belongings == null ? List.of() : belongings);
+    }
+
+    private static List<Symptom> onceEach(List<Symptom> symptoms) {
+        Set<String> said = new HashSet<>();
+        for (Symptom symptom : symptoms) {
+            if (!said.add(symptom.name().toLowerCase(Locale.ROOT))) {
+                throw new Invalid("symptoms", "\"" + symptom.name() + "\" is there twice: keep one");
+            }
+        }
+        return List.copyOf(symptoms);
+    }
+
+    private static Set<ArrivalMark> agreeing(Set<ArrivalMark> marks) {
+        if (marks.contains(ArrivalMark.SEAL_WHOLE) && marks.contains(ArrivalMark.SEAL_BROKEN)) {
+            throw new Invalid("marks", "The seal cannot be whole and broken: keep one");
+        }
+        return marks.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(marks));
+    }
+
+    private static List<String> listed(List<String> belongings) {
+        List<String> checked = new ArrayList<>();
+        for (int at = 0; at < belongings.size(); at++) {
+            checked.add(Checked.text("belongings[" + at + "]", belongings.get(at), 120));
+        }
+        return List.copyOf(checked);
+    }
+}

@@ -1,0 +1,2 @@
+/** Faults found and what was done about them. */
+package wrenchnotes.core.diagnosis;

@@ -1,0 +1,2 @@
+/** Where a job stands: computed from its facts at every moment, never typed. */
+package wrenchnotes.core.job;

@@ -1,0 +1,68 @@
+package wrenchnotes.core.outcome;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import wrenchnotes.core.bench.Tally;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.unit.Words;
+
+/**
+ * Whether a unit may leave the shop. A failed last check holds every unit that is said to work; one that is said not to
+ * be fixed may leave with its failure on the sheet, if that was said after the failure.
+ */
+public final class HandoverGate {
+
+    private HandoverGate() {}
+
+    /**
+     * @param openSteps steps in and not out again
+     * @param lastIn when the unit was last opened; empty if it never was
+     * @param closed whether it was closed through the gate after that
+     * @return what is in the way, a sentence each; empty if it may be handed over
+     */
+    public static List<String> reasons(
+            Tally tally,
+            int openSteps,
+            Optional<Instant> lastIn,
+            boolean closed,
+            CheckRecord checks,
+            Optional<OutcomeGiven> outcome) {
+        List<String> reasons = new ArrayList<>();
+        if (tally.inTray() > 0) {
+            reasons.add("The tray is not empty: " + tally.words() + ".");
+        }
+        if (tally.undecided() > 0) {
+            reasons.add(Words.count(tally.undecided(), "thing is", "things are")
+                    + " absent and undecided: replace, or leave out and say why.");
+        }
+        if (openSteps > 0) {
+            reasons.add(Words.count(openSteps, "step is", "steps are") + " still open: put them back in.");
+        } else if (lastIn.isPresent() && !closed) {
+            reasons.add("The unit is not closed up yet: close it at the bench.");
+        }
+        Optional<Check> failed = checks.standingFailure();
+        boolean answered = outcome.isPresent()
+                && !outcome.get().outcome().saysItWorks()
+                && failed.isPresent()
+                && !outcome.get().at().isBefore(failed.get().at());
+        if (failed.isPresent() && !answered) {
+            reasons.add("The last check, " + failed.get().stage().words() + ", failed: " + failed.get().what() + ".");
+        }
+        boolean saysItWorks = outcome.map(given -> given.outcome().saysItWorks()).orElse(true);
+        if (lastIn.isPresent()
+                && saysItWorks
+                && checks.since(lastIn.get()).last(Stage.AFTER_CLOSING).isEmpty()) {
+            reasons.add("Nobody has checked it closed: try it, or say not tested.");
+        }
+        if (outcome.isEmpty()) {
+            reasons.add("No outcome yet: say how it ended.");
+        } else if (lastIn.isPresent() && outcome.get().at().isBefore(lastIn.get())) {
+            reasons.add("The outcome was given before the unit was opened again: say how it ended now.");
+        }
+        return reasons;
+    }
+}

@@ -1,0 +1,32 @@
+package wrenchnotes.core.outcome;
+
+/** How a job ended. */
+public enum Outcome {
+    FIXED,
+    FIXED_WITH_REMARK,
+    PARTLY_FIXED,
+    NOT_FIXED,
+    NO_FAULT_FOUND,
+    NOT_WORTH_IT,
+    KEPT_FOR_PARTS;
+
+    /** Whether it says that the unit works, or works in part: such a word needs a check that did not fail. */
+    public boolean saysItWorks() {
+        return switch (this) {
+            case FIXED, FIXED_WITH_REMARK, PARTLY_FIXED, NO_FAULT_FOUND -> true;
+            case NOT_FIXED, NOT_WORTH_IT, KEPT_FOR_PARTS -> false;
+        };
+    }
+
+    public String words() {
+        return switch (this) {
+            case FIXED -> "fixed";
+            case FIXED_WITH_REMARK -> "fixed with a remark";
+            case PARTLY_FIXED -> "partly fixed";
+            case NOT_FIXED -> "not fixed";
+            case NO_FAULT_FOUND -> "no fault found";
+            case NOT_WORTH_IT -> "not worth it";
+            case KEPT_FOR_PARTS -> "kept for parts";
+        };
+    }
+}

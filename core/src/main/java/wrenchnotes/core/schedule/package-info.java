@@ -1,0 +1,2 @@
+/** Which unit to pick up next, and why. */
+package wrenchnotes.core.schedule;

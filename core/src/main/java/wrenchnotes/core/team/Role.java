@@ -1,0 +1,8 @@
+package wrenchnotes.core.team;
+
+/** What somebody does in the shop. */
+public enum Role {
+    COUNTER,
+    BENCH,
+    LEAD
+}

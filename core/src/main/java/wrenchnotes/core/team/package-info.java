@@ -1,0 +1,2 @@
+/** Who works in the shop. */
+package wrenchnotes.core.team;

@@ -1,0 +1,71 @@
+package wrenchnotes.server.bench;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import wrenchnotes.core.bench.ClosingGate;
+import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.WayIn;
+import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.server.bench.BenchStore.Direction;
+import wrenchnotes.server.bench.BenchStore.LedgerEntry;
+import wrenchnotes.server.bench.BenchStore.StepEntry;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.teardown.NotesStore;
+
+/** One unit on the bench as its entries left it. */
+record BenchState(
+        JobStore.Job job,
+        NotesStore.Version notes,
+        JobFacts facts,
+        List<StepEntry> steps,
+        List<LedgerEntry> entries,
+        WayIn way,
+        Ledger ledger) {
+
+    static BenchState of(
+            JobStore.Job job,
+            NotesStore.Version notes,
+            JobFacts facts,
+            List<StepEntry> steps,
+            List<LedgerEntry> entries) {
+        WayIn way = WayIn.closed(notes.teardown());
+        for (StepEntry entry : steps) {
+            way = entry.direction() == Direction.IN ? way.in(entry.step()) : way.out(entry.step());
+        }
+        Ledger ledger = Ledger.replayed(
+                notes.teardown().things(),
+                entries.stream().map(LedgerEntry::move).toList());
+        return new BenchState(job, notes, facts, steps, entries, way, ledger);
+    }
+
+    Teardown teardown() {
+        return notes.teardown();
+    }
+
+    boolean opened() {
+        return job.openedWith().isPresent();
+    }
+
+    /** What is in the way of closing up; empty if nothing is, or if there is nothing to close. */
+    List<String> inTheWay() {
+        return facts.lastIn()
+                .map(lastIn -> ClosingGate.reasons(
+                        teardown(), way, ledger, facts.checks().since(lastIn)))
+                .orElse(List.of());
+    }
+
+    /** The last step entry that can be taken back: not yet taken back, and no taking back itself. */
+    Optional<StepEntry> lastStep() {
+        Set<Long> takenBack = new HashSet<>();
+        steps.forEach(entry -> entry.undoes().ifPresent(takenBack::add));
+        return steps.stream()
+                .filter(entry -> entry.undoes().isEmpty() && !takenBack.contains(entry.id()))
+                .filter(entry -> facts.closedAt()
+                        .map(closed -> entry.at().isAfter(closed))
+                        .orElse(true))
+                .reduce((earlier, later) -> later);
+    }
+}

@@ -1,0 +1,127 @@
+package wrenchnotes.server.bench;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Sql;
+
+/** Entries of the bench: steps and ledger. Nothing here is ever changed; an entry is undone by its opposite. */
+@Component
+public class BenchStore {
+
+    enum Direction {
+        IN,
+        OUT
+    }
+
+    /** @param undoes the entry that this one takes back */
+    record StepEntry(long id, String step, Direction direction, Optional<Long> undoes, Instant at) {}
+
+    record LedgerEntry(long id, Optional<Long> stepEntry, Move move, Optional<Long> undoes) {}
+
+    private final JdbcClient jdbc;
+
+    BenchStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    List<StepEntry> steps(long job) {
+        return jdbc.sql("SELECT id, step, direction, undoes, at FROM step_entry WHERE job_id = :job ORDER BY id")
+                .param("job", job)
+                .query((row, n) -> new StepEntry(
+                        row.getLong("id"),
+                        row.getString("step"),
+                        Direction.valueOf(row.getString("direction")),
+                        Sql.id(row, "undoes"),
+                        Sql.instant(row, "at")))
+                .list();
+    }
+
+    List<LedgerEntry> ledger(long job) {
+        return jdbc.sql(
+                        """
+                        SELECT id, step_entry_id, thing, from_account, to_account, count, reason, undoes
+                        FROM ledger_entry
+                        WHERE job_id = :job
+                        ORDER BY id
+                        """)
+                .param("job", job)
+                .query((row, n) -> new LedgerEntry(
+                        row.getLong("id"),
+                        Sql.id(row, "step_entry_id"),
+                        new Move(
+                                row.getString("thing"),
+                                Account.valueOf(row.getString("from_account")),
+                                Account.valueOf(row.getString("to_account")),
+                                row.getInt("count"),
+                                row.getString("reason")),
+                        Sql.id(row, "undoes")))
+                .list();
+    }
+
+    Optional<Instant> closedAt(long job) {
+        return jdbc
+                .sql("SELECT MAX(at) AS at FROM closing WHERE job_id = :job")
+                .param("job", job)
+                .query((row, n) -> Sql.when(row, "at"))
+                .single();
+    }
+
+    long addStep(By by, long job, String step, Direction direction, Long undoes) {
+        return Sql.inserted(
+                jdbc.sql(
+                                """
+                                INSERT INTO step_entry (job_id, step, direction, undoes, at, by)
+                                VALUES (:job, :step, :direction, :undoes, :at, :by)
+                                """)
+                        .param("job", job)
+                        .param("step", step)
+                        .param("direction", direction.name())
+                        .param("undoes", undoes)
+                        .param("at", by.at().toEpochMilli())
+                        .param("by", by.person()));
+    }
+
+    void addMove(By by, long job, Long stepEntry, Thing thing, Move move, Long undoes) {
+        jdbc.sql(
+                        """
+                        INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
+                                                  count, reason, undoes, at, by)
+                        VALUES (:job, :stepEntry, :thing, :kind, :from, :to, :count, :reason, :undoes, :at, :by)
+                        """)
+                .param("job", job)
+                .param("stepEntry", stepEntry)
+                .param("thing", move.thing())
+                .param("kind", kind(thing))
+                .param("from", move.from().name())
+                .param("to", move.to().name())
+                .param("count", move.count())
+                .param("reason", move.reason())
+                .param("undoes", undoes)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .update();
+    }
+
+    private static String kind(Thing thing) {
+        if (thing instanceof FastenerGroup) {
+            return "FASTENER";
+        }
+        return thing instanceof Connector ? "CONNECTOR" : "PIECE";
+    }
+
+    long addClosing(By by, long job) {
+        return Sql.inserted(jdbc.sql("INSERT INTO closing (job_id, at, by) VALUES (:job, :at, :by)")
+                .param("job", job)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person()));
+    }
+}

@@ -1,0 +1,64 @@
+package wrenchnotes.server.check;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.check.Verdict;
+import wrenchnotes.server.ground.Pen;
+
+/** Checks of a job. */
+@RestController
+public class CheckApi {
+
+    private final CheckService service;
+
+    CheckApi(CheckService service) {
+        this.service = service;
+    }
+
+    /**
+     * @param load with which disc, tape or load; may be empty
+     * @param times how often it was tried; 0 only when it was not tested
+     */
+    public record CheckSaid(
+            @NotNull Stage stage,
+            @NotNull Verdict verdict,
+            @NotBlank @Size(max = 200) String what,
+            boolean coversOn,
+            @Size(max = 200) String load,
+            int times,
+            @Size(max = 500) String remark) {
+
+        Check check(Instant at) {
+            return new Check(stage, verdict, what, coversOn, load, times, remark, at);
+        }
+    }
+
+    /** @param instead what should have been written; empty to strike the check */
+    public record CheckCorrection(@NotBlank @Size(max = 300) String why, @Valid Optional<CheckSaid> instead) {}
+
+    @PostMapping("/api/jobs/{job}/checks")
+    @ResponseStatus(HttpStatus.CREATED)
+    CheckStore.CheckRow record(@PathVariable long job, @Valid @RequestBody CheckSaid said, Pen pen) {
+        return pen.once(said, CheckStore.CheckRow.class, by -> service.record(by, job, said.check(by.at())));
+    }
+
+    @PostMapping("/api/checks/{check}/correction")
+    CheckStore.CheckRow correct(@PathVariable long check, @Valid @RequestBody CheckCorrection said, Pen pen) {
+        return pen.once(
+                said,
+                CheckStore.CheckRow.class,
+                by -> service.correct(by, check, said.why(), said.instead().map(other -> other.check(by.at()))));
+    }
+}

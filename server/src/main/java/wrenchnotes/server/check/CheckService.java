@@ -1,0 +1,69 @@
+package wrenchnotes.server.check;
+
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Stale;
+import wrenchnotes.server.job.JobStore;
+
+/** Entering checks and correcting them. Each method runs in the caller's transaction. */
+@Component
+public class CheckService {
+
+    private final CheckStore checks;
+    private final JobStore jobs;
+    private final Journal journal;
+
+    CheckService(CheckStore checks, JobStore jobs, Journal journal) {
+        this.checks = checks;
+        this.jobs = jobs;
+        this.journal = journal;
+    }
+
+    public CheckStore.CheckRow record(By by, long job, Check check) {
+        jobs.job(job).mustBeHere();
+        return write(by, job, check, Optional.empty());
+    }
+
+    public CheckStore.CheckRow correct(By by, long id, String why, Optional<Check> instead) {
+        CheckStore.CheckRow before = checks.check(id);
+        jobs.job(before.jobId()).mustBeHere();
+        if (before.struckWhy().isPresent()) {
+            throw new Stale("This check was corrected by somebody else meanwhile.", checks.ofJob(before.jobId()));
+        }
+        checks.strike(by, id, Checked.text("why", why, 300));
+        if (instead.isPresent()) {
+            return write(by, before.jobId(), instead.get(), Optional.of(id));
+        }
+        CheckStore.CheckRow after = checks.check(id);
+        journal.write(
+                by,
+                new Journal.Entry(
+                        before.jobId(),
+                        "correction",
+                        id,
+                        "Struck: " + words(before.check()) + ". Why: " + why,
+                        before,
+                        after));
+        return after;
+    }
+
+    private CheckStore.CheckRow write(By by, long job, Check check, Optional<Long> corrects) {
+        CheckStore.CheckRow row = checks.check(checks.add(by, job, check, corrects));
+        String words = (corrects.isPresent() ? "Corrected to: check " : "Check ") + words(check);
+        Object before = corrects.map(checks::check).orElse(null);
+        journal.write(by, new Journal.Entry(job, "check", row.id(), words, before, row));
+        return row;
+    }
+
+    private static String words(Check check) {
+        return check.stage().words() + ", " + check.what() + ": "
+                + check.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' ')
+                + (check.times() > 1 ? " (" + check.times() + " times)" : "")
+                + (check.remark().isEmpty() ? "" : ". " + check.remark());
+    }
+}

@@ -1,0 +1,97 @@
+package wrenchnotes.server.check;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.check.Verdict;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Sql;
+
+/** Checks as they were entered. */
+@Component
+public class CheckStore {
+
+    /** @param struckWhy why it was struck; empty if it stands */
+    public record CheckRow(long id, long jobId, Check check, String by, Optional<String> struckWhy) {}
+
+    private static final String CHECK =
+            """
+            SELECT check_entry.id, job_id, stage, verdict, what, covers_on, load, times, remark, at,
+                   person.name AS by, struck_why
+            FROM check_entry JOIN person ON person.id = check_entry.by
+            """;
+
+    private final JdbcClient jdbc;
+
+    CheckStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public List<CheckRow> ofJob(long job) {
+        return jdbc.sql(CHECK + "WHERE job_id = :job ORDER BY check_entry.id")
+                .param("job", job)
+                .query((row, n) -> check(row))
+                .list();
+    }
+
+    CheckRow check(long id) {
+        return jdbc.sql(CHECK + "WHERE check_entry.id = :id")
+                .param("id", id)
+                .query((row, n) -> check(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no check " + id));
+    }
+
+    private static CheckRow check(java.sql.ResultSet row) throws java.sql.SQLException {
+        Check check = new Check(
+                Stage.valueOf(row.getString("stage")),
+                Verdict.valueOf(row.getString("verdict")),
+                row.getString("what"),
+                row.getBoolean("covers_on"),
+                row.getString("load"),
+                row.getInt("times"),
+                row.getString("remark"),
+                Sql.instant(row, "at"));
+        return new CheckRow(
+                row.getLong("id"),
+                row.getLong("job_id"),
+                check,
+                row.getString("by"),
+                Optional.ofNullable(row.getString("struck_why")));
+    }
+
+    long add(By by, long job, Check check, Optional<Long> corrects) {
+        return Sql.inserted(
+                jdbc.sql(
+                                """
+                                INSERT INTO check_entry (job_id, stage, verdict, what, covers_on, load, times, remark,
+                                                         at, by, corrects)
+                                VALUES (:job, :stage, :verdict, :what, :coversOn, :load, :times, :remark,
+                                        :at, :by, :corrects)
+                                """)
+                        .param("job", job)
+                        .param("stage", check.stage().name())
+                        .param("verdict", check.verdict().name())
+                        .param("what", check.what())
+                        .param("coversOn", check.coversOn() ? 1 : 0)
+                        .param("load", check.load())
+                        .param("times", check.times())
+                        .param("remark", check.remark())
+                        .param("at", check.at().toEpochMilli())
+                        .param("by", by.person())
+                        .param("corrects", corrects.orElse(null)));
+    }
+
+    void strike(By by, long id, String why) {
+        jdbc.sql("UPDATE check_entry SET struck_at = :at, struck_by = :by, struck_why = :why WHERE id = :id")
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .param("why", why)
+                .param("id", id)
+                .update();
+    }
+}

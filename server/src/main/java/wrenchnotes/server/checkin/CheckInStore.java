@@ -1,0 +1,207 @@
+package wrenchnotes.server.checkin;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.unit.Tag;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.job.JobStore;
+
+/** Units, owners, slots and the rows of new jobs. */
+@Component
+public class CheckInStore {
+
+    /** @param openJob its job if it is in the shop now */
+    public record Unit(long id, String tag, String serial, long revisionId, Optional<Long> openJob) {}
+
+    public record SymptomWord(String area, String name) {}
+
+    private static final String UNIT =
+            """
+            SELECT unit.id, tag, serial, unit.revision_id,
+                   (SELECT job.id FROM job WHERE unit_id = unit.id AND handed_over_at IS NULL) AS open_job
+            FROM unit
+            """;
+
+    private final JdbcClient jdbc;
+
+    CheckInStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** Units with exactly this tag or this serial number. */
+    List<Unit> find(String text) {
+        return jdbc.sql(UNIT + "WHERE tag = :tag OR (serial = :serial AND serial <> '') ORDER BY tag LIMIT 10")
+                .param("tag", Tag.parse(text).map(Tag::number).orElse(-1))
+                .param("serial", text.strip())
+                .query((row, n) -> unit(row))
+                .list();
+    }
+
+    Unit unit(long id) {
+        return jdbc.sql(UNIT + "WHERE unit.id = :id")
+                .param("id", id)
+                .query((row, n) -> unit(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no unit " + id));
+    }
+
+    private static Unit unit(java.sql.ResultSet row) throws java.sql.SQLException {
+        return new Unit(
+                row.getLong("id"),
+                Tag.of(row.getInt("tag")).text(),
+                row.getString("serial"),
+                row.getLong("revision_id"),
+                Sql.id(row, "open_job"));
+    }
+
+    Tag nextTag() {
+        return Tag.of(jdbc.sql("SELECT COALESCE(MAX(tag), 0) + 1 FROM unit")
+                .query(Integer.class)
+                .single());
+    }
+
+    long addUnit(By by, Tag tag, String serial, long revision) {
+        return Sql.inserted(
+                jdbc.sql("INSERT INTO unit (tag, serial, revision_id, made_at) VALUES (:tag, :serial, :revision, :at)")
+                        .param("tag", tag.number())
+                        .param("serial", serial)
+                        .param("revision", revision)
+                        .param("at", by.at().toEpochMilli()));
+    }
+
+    /** A unit's revision is sometimes seen only later, and its serial number found under a sticker. */
+    void correctUnit(long unit, String serial, long revision) {
+        jdbc.sql("UPDATE unit SET serial = :serial, revision_id = :revision WHERE id = :unit")
+                .param("serial", serial)
+                .param("revision", revision)
+                .param("unit", unit)
+                .update();
+    }
+
+    List<JobStore.Owner> owners(String beginning) {
+        return jdbc.sql(
+                        """
+                        SELECT id, name, contact
+                        FROM owner
+                        WHERE name LIKE :beginning ESCAPE '\\' OR contact LIKE :beginning ESCAPE '\\'
+                        ORDER BY name
+                        LIMIT 8
+                        """)
+                .param("beginning", literal(beginning) + "%")
+                .query((row, n) -> new JobStore.Owner(
+                        row.getLong("id"), row.getString("name"), row.getString("contact")))
+                .list();
+    }
+
+    private static String literal(String text) {
+        return text.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    }
+
+    boolean hasOwner(long id) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM owner WHERE id = :id)")
+                .param("id", id)
+                .query(Boolean.class)
+                .single();
+    }
+
+    long addOwner(String name, String contact) {
+        return Sql.inserted(jdbc.sql("INSERT INTO owner (name, contact) VALUES (:name, :contact)")
+                .param("name", name)
+                .param("contact", contact));
+    }
+
+    List<String> freeSlots() {
+        return jdbc.sql(
+                        """
+                        SELECT name
+                        FROM slot
+                        WHERE NOT EXISTS (SELECT 1 FROM job WHERE slot = slot.name AND handed_over_at IS NULL)
+                        ORDER BY shelf, place
+                        """)
+                .query(String.class)
+                .list();
+    }
+
+    boolean hasSlot(String slot) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM slot WHERE name = :slot)")
+                .param("slot", slot)
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** The tag of the unit that stands in a slot. */
+    Optional<String> inSlot(String slot, long exceptJob) {
+        return jdbc.sql(
+                        """
+                        SELECT tag
+                        FROM job JOIN unit ON unit.id = unit_id
+                        WHERE slot = :slot AND handed_over_at IS NULL AND job.id <> :except
+                        """)
+                .param("slot", slot)
+                .param("except", exceptJob)
+                .query(Integer.class)
+                .optional()
+                .map(tag -> Tag.of(tag).text());
+    }
+
+    List<SymptomWord> symptomWords() {
+        return jdbc.sql("SELECT area, name FROM symptom ORDER BY id")
+                .query((row, n) -> new SymptomWord(row.getString("area"), row.getString("name")))
+                .list();
+    }
+
+    /** What a new job's row holds beside its arrival. */
+    record NewJob(
+            long unit,
+            long revision,
+            Ownership ownership,
+            Optional<Long> owner,
+            Optional<String> slot,
+            Optional<Instant> due,
+            String complaint,
+            String condition) {}
+
+    long addJob(By by, NewJob job) {
+        return Sql.inserted(
+                jdbc.sql(
+                                """
+                                INSERT INTO job (unit_id, revision_id, ownership, owner_id, slot, complaint,
+                                                 condition_words, checked_in_at, checked_in_by, due_at)
+                                VALUES (:unit, :revision, :ownership, :owner, :slot, :complaint,
+                                        :condition, :at, :by, :due)
+                                """)
+                        .param("unit", job.unit())
+                        .param("revision", job.revision())
+                        .param("ownership", job.ownership().name())
+                        .param("owner", job.owner().orElse(null))
+                        .param("slot", job.slot().orElse(null))
+                        .param("complaint", job.complaint())
+                        .param("condition", job.condition())
+                        .param("at", by.at().toEpochMilli())
+                        .param("by", by.person())
+                        .param("due", Sql.millis(job.due().orElse(null))));
+    }
+
+    void correctJob(long id, NewJob job) {
+        jdbc.sql(
+                        """
+                        UPDATE job
+                        SET revision_id = :revision, slot = :slot, complaint = :complaint,
+                            condition_words = :condition, due_at = :due, version = version + 1
+                        WHERE id = :id
+                        """)
+                .param("id", id)
+                .param("revision", job.revision())
+                .param("slot", job.slot().orElse(null))
+                .param("complaint", job.complaint())
+                .param("condition", job.condition())
+                .param("due", Sql.millis(job.due().orElse(null)))
+                .update();
+    }
+}

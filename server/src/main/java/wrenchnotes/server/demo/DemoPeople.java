@@ -1,0 +1,12 @@
+package wrenchnotes.server.demo;
+
+import java.util.List;
+
+/** Who works in the demo shop. */
+public final class DemoPeople {
+
+    public static final List<String> NAMES = List.of("ines", "tobias", "wren", "marit");
+    public static final String PASSWORD = "quay";
+
+    private DemoPeople() {}
+}

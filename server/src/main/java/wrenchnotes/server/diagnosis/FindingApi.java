@@ -1,0 +1,58 @@
+package wrenchnotes.server.diagnosis;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.server.ground.Pen;
+
+/** Findings of a job. */
+@RestController
+public class FindingApi {
+
+    private final FindingService service;
+
+    FindingApi(FindingService service) {
+        this.service = service;
+    }
+
+    /** @param partCount how many of the part were used; 0 if no part was */
+    public record FindingSaid(
+            @NotBlank @Size(max = 80) String component,
+            @NotBlank @Size(max = 80) String wrong,
+            @NotNull Remedy remedy,
+            Optional<Long> partId,
+            int partCount,
+            @Size(max = 500) String remark) {
+
+        FindingService.FaultSeen found() {
+            return new FindingService.FaultSeen(component, wrong, remedy, partId, partCount, remark);
+        }
+    }
+
+    /** @param instead what should have been written; empty to strike the finding */
+    public record FindingCorrection(@NotBlank @Size(max = 300) String why, @Valid Optional<FindingSaid> instead) {}
+
+    @PostMapping("/api/jobs/{job}/findings")
+    @ResponseStatus(HttpStatus.CREATED)
+    FindingStore.FindingRow record(@PathVariable long job, @Valid @RequestBody FindingSaid said, Pen pen) {
+        return pen.once(said, FindingStore.FindingRow.class, by -> service.record(by, job, said.found()));
+    }
+
+    @PostMapping("/api/findings/{finding}/correction")
+    FindingStore.FindingRow correct(
+            @PathVariable long finding, @Valid @RequestBody FindingCorrection said, Pen pen) {
+        return pen.once(
+                said,
+                FindingStore.FindingRow.class,
+                by -> service.correct(by, finding, said.why(), said.instead().map(FindingSaid::found)));
+    }
+}

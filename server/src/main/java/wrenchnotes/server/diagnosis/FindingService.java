@@ -1,0 +1,116 @@
+package wrenchnotes.server.diagnosis;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.drawer.DrawerService;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Stale;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.teardown.ModelService;
+import wrenchnotes.server.teardown.ModelStore;
+
+/** Recording findings and correcting them. Each method runs in the caller's transaction. */
+@Component
+public class FindingService {
+
+    private final FindingStore findings;
+    private final JobStore jobs;
+    private final ModelService models;
+    private final ModelStore modelStore;
+    private final DrawerService drawers;
+    private final Journal journal;
+
+    FindingService(
+            FindingStore findings,
+            JobStore jobs,
+            ModelService models,
+            ModelStore modelStore,
+            DrawerService drawers,
+            Journal journal) {
+        this.findings = findings;
+        this.jobs = jobs;
+        this.models = models;
+        this.modelStore = modelStore;
+        this.drawers = drawers;
+        this.journal = journal;
+    }
+
+    /** A fault as seen; the component and what is wrong with it become known words of the model if they are new. */
+    public record FaultSeen(
+            String component, String wrong, Remedy remedy, Optional<Long> part, int partCount, String remark) {
+
+        public FaultSeen {
+            component = Checked.text("component", component, 80);
+            wrong = Checked.text("wrong", wrong, 80);
+            Checked.present("remedy", remedy);
+            remark = Checked.optionalText("remark", remark, 500);
+            Checked.within("partCount", partCount, part.isPresent() ? 1 : 0, part.isPresent() ? 99 : 0);
+        }
+    }
+
+    public FindingStore.FindingRow record(By by, long jobId, FaultSeen found) {
+        JobStore.Job job = jobs.job(jobId);
+        job.mustBeHere();
+        return write(by, job, found, Optional.empty());
+    }
+
+    /**
+     * Strikes a finding and, if there is something to put in its place, records that. Parts of the struck one go back
+     * to their drawer.
+     */
+    public FindingStore.FindingRow correct(By by, long id, String why, Optional<FaultSeen> instead) {
+        FindingStore.FindingRow before = findings.finding(id);
+        JobStore.Job job = jobs.job(before.jobId());
+        job.mustBeHere();
+        if (before.struckWhy().isPresent()) {
+            throw new Stale("This finding was corrected by somebody else meanwhile.", findings.ofJob(job.id()));
+        }
+        findings.strike(by, id, Checked.text("why", why, 300));
+        before.part().ifPresent(
+                part -> drawers.putBack(by, before.partId().orElseThrow(), before.partCount(), job.id(), "struck: " + why));
+        if (instead.isPresent()) {
+            return write(by, job, instead.get(), Optional.of(id));
+        }
+        FindingStore.FindingRow after = findings.finding(id);
+        journal.write(
+                by,
+                new Journal.Entry(
+                        job.id(), "correction", id, "Struck: " + before.words() + ". Why: " + why, before, after));
+        return after;
+    }
+
+    private FindingStore.FindingRow write(By by, JobStore.Job job, FaultSeen found, Optional<Long> corrects) {
+        long component = models.addComponent(by, job.modelId(), found.component()).id();
+        Optional<DrawerService.Taken> taken = found.part().map(part -> take(by, part, found, job));
+        long id = findings.add(
+                by,
+                job,
+                new FindingStore.NewFinding(
+                        component,
+                        modelStore.fault(component, found.wrong()),
+                        found.remedy(),
+                        found.part(),
+                        found.partCount(),
+                        taken.map(DrawerService.Taken::costMinor).orElse(0L),
+                        found.remark(),
+                        corrects));
+        FindingStore.FindingRow row = findings.finding(id);
+        String words = (corrects.isPresent() ? "Corrected to: " : "FaultSeen: ") + row.words();
+        Object before = corrects.map(findings::finding).orElse(null);
+        journal.write(by, new Journal.Entry(job.id(), "finding", id, words, before, row));
+        return row;
+    }
+
+    private DrawerService.Taken take(By by, long part, FaultSeen found, JobStore.Job job) {
+        try {
+            return drawers.take(by, part, found.partCount(), job.id(), found.component() + ", " + found.wrong());
+        } catch (NotFound e) {
+            throw new Invalid("partId", e.getMessage());
+        }
+    }
+}

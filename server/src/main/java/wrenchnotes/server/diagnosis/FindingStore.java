@@ -1,0 +1,142 @@
+package wrenchnotes.server.diagnosis;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.job.JobStore;
+
+/** Findings; a corrected one is struck and stays. */
+@Component
+public class FindingStore {
+
+    /**
+     * @param earlierJob the last earlier stay of this unit in which this component was a fault: this one is a comeback
+     * @param struckWhy why it was struck; empty if it stands
+     */
+    public record FindingRow(
+            long id,
+            long jobId,
+            long componentId,
+            String component,
+            String wrong,
+            Remedy remedy,
+            Optional<Long> partId,
+            Optional<String> part,
+            int partCount,
+            long costMinor,
+            String remark,
+            Instant at,
+            String by,
+            Optional<Long> earlierJob,
+            Optional<String> struckWhy) {
+
+        String words() {
+            return component + ", " + wrong + ": " + remedy.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ')
+                    + part.map(name -> " (" + partCount + " × " + name + ")").orElse("");
+        }
+    }
+
+    record NewFinding(
+            long component,
+            long fault,
+            Remedy remedy,
+            Optional<Long> part,
+            int partCount,
+            long costMinor,
+            String remark,
+            Optional<Long> corrects) {}
+
+    private static final String FINDING =
+            """
+            SELECT finding.id, finding.job_id, finding.component_id, component.name AS component, fault.wrong, remedy,
+                   part_id, part.name AS part, part_count, cost_minor, remark, finding.at, person.name AS by, struck_why,
+                   (SELECT MAX(earlier.job_id)
+                    FROM finding AS earlier
+                    WHERE earlier.unit_id = finding.unit_id AND earlier.component_id = finding.component_id
+                      AND earlier.job_id < finding.job_id AND earlier.struck_at IS NULL) AS earlier_job
+            FROM finding
+            JOIN component ON component.id = finding.component_id
+            JOIN fault ON fault.id = fault_id
+            JOIN person ON person.id = finding.by
+            LEFT JOIN part ON part.id = part_id
+            """;
+
+    private final JdbcClient jdbc;
+
+    FindingStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public List<FindingRow> ofJob(long job) {
+        return jdbc.sql(FINDING + "WHERE finding.job_id = :job ORDER BY finding.id")
+                .param("job", job)
+                .query((row, n) -> finding(row))
+                .list();
+    }
+
+    FindingRow finding(long id) {
+        return jdbc.sql(FINDING + "WHERE finding.id = :id")
+                .param("id", id)
+                .query((row, n) -> finding(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no finding " + id));
+    }
+
+    private static FindingRow finding(java.sql.ResultSet row) throws java.sql.SQLException {
+        return new FindingRow(
+                row.getLong("id"),
+                row.getLong("job_id"),
+                row.getLong("component_id"),
+                row.getString("component"),
+                row.getString("wrong"),
+                Remedy.valueOf(row.getString("remedy")),
+                Sql.id(row, "part_id"),
+                Optional.ofNullable(row.getString("part")),
+                row.getInt("part_count"),
+                row.getLong("cost_minor"),
+                row.getString("remark"),
+                Sql.instant(row, "at"),
+                row.getString("by"),
+                Sql.id(row, "earlier_job"),
+                Optional.ofNullable(row.getString("struck_why")));
+    }
+
+    long add(By by, JobStore.Job job, NewFinding finding) {
+        return Sql.inserted(
+                jdbc.sql(
+                                """
+                                INSERT INTO finding (job_id, unit_id, revision_id, component_id, fault_id, remedy,
+                                                     part_id, part_count, cost_minor, remark, at, by, corrects)
+                                VALUES (:job, :unit, :revision, :component, :fault, :remedy,
+                                        :part, :partCount, :cost, :remark, :at, :by, :corrects)
+                                """)
+                        .param("job", job.id())
+                        .param("unit", job.unitId())
+                        .param("revision", job.revisionId())
+                        .param("component", finding.component())
+                        .param("fault", finding.fault())
+                        .param("remedy", finding.remedy().name())
+                        .param("part", finding.part().orElse(null))
+                        .param("partCount", finding.partCount())
+                        .param("cost", finding.costMinor())
+                        .param("remark", finding.remark())
+                        .param("at", by.at().toEpochMilli())
+                        .param("by", by.person())
+                        .param("corrects", finding.corrects().orElse(null)));
+    }
+
+    void strike(By by, long id, String why) {
+        jdbc.sql("UPDATE finding SET struck_at = :at, struck_by = :by, struck_why = :why WHERE id = :id")
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .param("why", why)
+                .param("id", id)
+                .update();
+    }
+}

@@ -1,0 +1,2 @@
+/** Parts in the drawers and what is taken from them. */
+package wrenchnotes.server.drawer;

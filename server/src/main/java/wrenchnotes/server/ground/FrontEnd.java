@@ -1,0 +1,47 @@
+package wrenchnotes.server.ground;
+
+import java.util.List;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.CacheControl;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Serves the built front end: its files, and its one page at the address of every screen. */
+@Configuration(proxyBeanMethods = false)
+public class FrontEnd implements WebMvcConfigurer {
+
+    private final Pens pens;
+
+    FrontEnd(Pens pens) {
+        this.pens = pens;
+    }
+
+    @Override
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(pens);
+    }
+
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        registry.addResourceHandler("/api/openapi.json").addResourceLocations("classpath:/api/");
+        // File names under assets/ carry a hash of their content, so they never go stale.
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations("classpath:/static/assets/")
+                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365)).cachePublic().immutable());
+    }
+
+    /** The screens; a screen's own address works when typed, bookmarked or reloaded. */
+    @Controller
+    static class Screens {
+
+        @GetMapping({
+            "/rack", "/checkin", "/bench", "/bench/**", "/jobs/**", "/models", "/models/**", "/drawers", "/patterns", "/team"
+        })
+        String page() {
+            return "forward:/index.html";
+        }
+    }
+}

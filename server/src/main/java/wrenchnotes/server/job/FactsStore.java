@@ -1,0 +1,180 @@
+package wrenchnotes.server.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.jdbc.core.RowCallbackHandler;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Tally;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.outcome.Outcome;
+import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.server.ground.Sql;
+
+/** Loads what the standing of jobs follows from: a handful of queries for one job or for all that are open. */
+@Component
+public class FactsStore {
+
+    private static final String THESE = "job_id IN (SELECT value FROM json_each(:jobs))";
+
+    /** A step is open while it went in more often than out; a way in that was taken back never happened. */
+    public static final String STEPS =
+            """
+            SELECT entry.job_id,
+                   SUM(CASE entry.direction WHEN 'IN' THEN 1 ELSE -1 END) AS open,
+                   MAX(CASE WHEN entry.direction = 'IN' AND taken_back.id IS NULL THEN entry.at END) AS last_in
+            FROM step_entry AS entry
+            LEFT JOIN step_entry AS taken_back ON taken_back.job_id = entry.job_id AND taken_back.undoes = entry.id
+            WHERE entry.%s
+            GROUP BY entry.job_id
+            """
+                    .formatted(THESE);
+
+    public static final String TALLIES =
+            """
+            SELECT job_id, kind, account, SUM(n) AS n
+            FROM (SELECT job_id, kind, to_account AS account, count AS n FROM ledger_entry WHERE %1$s
+                  UNION ALL
+                  SELECT job_id, kind, from_account, -count FROM ledger_entry WHERE %1$s)
+            WHERE account IN ('TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN')
+            GROUP BY job_id, kind, account
+            HAVING SUM(n) <> 0
+            """
+                    .formatted(THESE);
+
+    public static final String CLOSINGS =
+            "SELECT job_id, MAX(at) AS at FROM closing WHERE %s GROUP BY job_id".formatted(THESE);
+
+    public static final String HOLDS =
+            "SELECT job_id, kind, why, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id".formatted(THESE);
+
+    public static final String CHECKS =
+            """
+            SELECT job_id, stage, verdict, what, covers_on, load, times, remark, at
+            FROM check_entry
+            WHERE %s AND struck_at IS NULL
+            ORDER BY id
+            """
+                    .formatted(THESE);
+
+    /** The last given outcome of each job: SQLite takes the other columns from the row that has the maximum. */
+    public static final String OUTCOMES =
+            "SELECT job_id, outcome, remark, at, MAX(id) FROM outcome_entry WHERE %s GROUP BY job_id".formatted(THESE);
+
+    public static final String FINDINGS =
+            "SELECT job_id, COUNT(*) AS n FROM finding WHERE %s AND struck_at IS NULL GROUP BY job_id".formatted(THESE);
+
+    private final JdbcClient jdbc;
+
+    FactsStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public JobFacts of(JobStore.Job job) {
+        return of(List.of(job)).get(job.id());
+    }
+
+    /** The facts of each of these jobs, by id. */
+    public Map<Long, JobFacts> of(Collection<JobStore.Job> jobs) {
+        Gathered gathered = new Gathered();
+        String ids = jobs.stream().map(job -> Long.toString(job.id())).collect(Collectors.joining(",", "[", "]"));
+        each(STEPS, ids, row -> {
+            long job = row.getLong("job_id");
+            gathered.openSteps.put(job, row.getInt("open"));
+            Sql.when(row, "last_in").ifPresent(at -> gathered.lastIn.put(job, at));
+        });
+        each(TALLIES, ids, row -> gathered.tallies.merge(
+                row.getLong("job_id"),
+                tally(row.getString("kind"), Account.valueOf(row.getString("account")), row.getInt("n")),
+                FactsStore::sum));
+        each(CLOSINGS, ids, row -> gathered.closed.put(row.getLong("job_id"), Sql.instant(row, "at")));
+        each(HOLDS, ids, row -> gathered.holds
+                .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
+                .add(new Hold(
+                        HoldKind.valueOf(row.getString("kind")),
+                        row.getString("why"),
+                        Sql.instant(row, "from_at"),
+                        Sql.when(row, "until_at"),
+                        Sql.when(row, "ended_at"))));
+        each(CHECKS, ids, row -> gathered.checks
+                .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
+                .add(new Check(
+                        Stage.valueOf(row.getString("stage")),
+                        Verdict.valueOf(row.getString("verdict")),
+                        row.getString("what"),
+                        row.getBoolean("covers_on"),
+                        row.getString("load"),
+                        row.getInt("times"),
+                        row.getString("remark"),
+                        Sql.instant(row, "at"))));
+        each(OUTCOMES, ids, row -> gathered.outcomes.put(
+                row.getLong("job_id"),
+                new OutcomeGiven(
+                        Outcome.valueOf(row.getString("outcome")), row.getString("remark"), Sql.instant(row, "at"))));
+        each(FINDINGS, ids, row -> gathered.findings.put(row.getLong("job_id"), row.getInt("n")));
+        return jobs.stream().collect(Collectors.toMap(JobStore.Job::id, gathered::facts));
+    }
+
+    private void each(String sql, String ids, RowCallbackHandler row) {
+        jdbc.sql(sql).param("jobs", ids).query(row);
+    }
+
+    private static Tally tally(String kind, Account account, int n) {
+        if (account.undecided()) {
+            return new Tally(0, 0, 0, n);
+        }
+        return switch (kind) {
+            case "FASTENER" -> new Tally(n, 0, 0, 0);
+            case "CONNECTOR" -> new Tally(0, n, 0, 0);
+            default -> new Tally(0, 0, n, 0);
+        };
+    }
+
+    private static Tally sum(Tally one, Tally other) {
+        return new Tally(
+                one.fasteners() + other.fasteners(),
+                one.connectors() + other.connectors(),
+                one.pieces() + other.pieces(),
+                one.undecided() + other.undecided());
+    }
+
+    private static final class Gathered {
+        final Map<Long, Integer> openSteps = new HashMap<>();
+        final Map<Long, Instant> lastIn = new HashMap<>();
+        final Map<Long, Tally> tallies = new HashMap<>();
+        final Map<Long, Instant> closed = new HashMap<>();
+        final Map<Long, List<Hold>> holds = new HashMap<>();
+        final Map<Long, List<Check>> checks = new HashMap<>();
+        final Map<Long, OutcomeGiven> outcomes = new HashMap<>();
+        final Map<Long, Integer> findings = new HashMap<>();
+
+        JobFacts facts(JobStore.Job job) {
+            long id = job.id();
+            return new JobFacts(
+                    job.checkedInAt(),
+                    job.dueAt(),
+                    holds.getOrDefault(id, List.of()),
+                    tallies.getOrDefault(id, Tally.NONE),
+                    openSteps.getOrDefault(id, 0),
+                    Optional.ofNullable(lastIn.get(id)),
+                    Optional.ofNullable(closed.get(id)),
+                    new CheckRecord(checks.getOrDefault(id, List.of())),
+                    Optional.ofNullable(outcomes.get(id)),
+                    findings.getOrDefault(id, 0),
+                    job.handedOverAt());
+        }
+    }
+}

@@ -1,0 +1,44 @@
+package wrenchnotes.server.job;
+
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+
+/** Setting and ending holds. Each method runs in the caller's transaction. */
+@Component
+public class HoldService {
+
+    private final JobStore jobs;
+    private final HoldStore holds;
+    private final Journal journal;
+
+    HoldService(JobStore jobs, HoldStore holds, Journal journal) {
+        this.jobs = jobs;
+        this.holds = holds;
+        this.journal = journal;
+    }
+
+    public HoldStore.HoldRow set(By by, long job, Hold hold) {
+        jobs.job(job).mustBeHere();
+        HoldStore.HoldRow set = holds.hold(holds.add(by, job, hold));
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        job, "hold", set.id(), "Waits, " + hold.kind().words() + ": " + hold.why(), set));
+        return set;
+    }
+
+    public HoldStore.HoldRow end(By by, long id) {
+        HoldStore.HoldRow before = holds.hold(id);
+        if (!before.hold().activeAt(by.at())) {
+            throw Refused.because("That wait is over already.");
+        }
+        holds.end(by, id);
+        HoldStore.HoldRow after = holds.hold(id);
+        journal.write(
+                by, new Journal.Entry(before.jobId(), "hold", id, "The wait is over: " + before.why(), before, after));
+        return after;
+    }
+}

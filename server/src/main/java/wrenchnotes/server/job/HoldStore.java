@@ -1,0 +1,94 @@
+package wrenchnotes.server.job;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Sql;
+
+/** Why jobs wait, and until when. */
+@Component
+public class HoldStore {
+
+    public record HoldRow(
+            long id,
+            long jobId,
+            HoldKind kind,
+            String why,
+            Instant from,
+            Optional<Instant> until,
+            Optional<Instant> ended,
+            String by) {
+
+        public Hold hold() {
+            return new Hold(kind, why, from, until, ended);
+        }
+    }
+
+    private static final String HOLD =
+            """
+            SELECT hold.id, job_id, kind, why, from_at, until_at, ended_at, person.name AS by
+            FROM hold JOIN person ON person.id = set_by
+            """;
+
+    private final JdbcClient jdbc;
+
+    HoldStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public List<HoldRow> ofJob(long job) {
+        return jdbc.sql(HOLD + "WHERE job_id = :job ORDER BY hold.id DESC")
+                .param("job", job)
+                .query((row, n) -> hold(row))
+                .list();
+    }
+
+    HoldRow hold(long id) {
+        return jdbc.sql(HOLD + "WHERE hold.id = :id")
+                .param("id", id)
+                .query((row, n) -> hold(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no hold " + id));
+    }
+
+    long add(By by, long job, Hold hold) {
+        return Sql.inserted(
+                jdbc.sql(
+                                """
+                                INSERT INTO hold (job_id, kind, why, from_at, until_at, set_by)
+                                VALUES (:job, :kind, :why, :from, :until, :by)
+                                """)
+                        .param("job", job)
+                        .param("kind", hold.kind().name())
+                        .param("why", hold.why())
+                        .param("from", hold.from().toEpochMilli())
+                        .param("until", Sql.millis(hold.until().orElse(null)))
+                        .param("by", by.person()));
+    }
+
+    void end(By by, long id) {
+        jdbc.sql("UPDATE hold SET ended_at = :at, ended_by = :by WHERE id = :id")
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .param("id", id)
+                .update();
+    }
+
+    private static HoldRow hold(java.sql.ResultSet row) throws java.sql.SQLException {
+        return new HoldRow(
+                row.getLong("id"),
+                row.getLong("job_id"),
+                HoldKind.valueOf(row.getString("kind")),
+                row.getString("why"),
+                Sql.instant(row, "from_at"),
+                Sql.when(row, "until_at"),
+                Sql.when(row, "ended_at"),
+                row.getString("by"));
+    }
+}

@@ -1,0 +1,148 @@
+package wrenchnotes.server.job;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.unit.Kind;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.core.unit.Tag;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Sql;
+
+/** The jobs themselves. */
+@Component
+public class JobStore {
+
+    /** @param openedWith id of the notes it was opened with; empty if it never was opened */
+    public record Job(
+            long id,
+            long unitId,
+            String tag,
+            String serial,
+            long modelId,
+            String model,
+            Kind kind,
+            long revisionId,
+            String revision,
+            Ownership ownership,
+            Optional<Owner> owner,
+            Optional<String> slot,
+            String complaint,
+            String condition,
+            Instant checkedInAt,
+            String checkedInBy,
+            Optional<Instant> dueAt,
+            Optional<Instant> handedOverAt,
+            Optional<Long> openedWith,
+            long version,
+            long benchVersion) {
+
+        /** @throws Refused if the unit has left: its record stands as it is */
+        public void mustBeHere() {
+            if (handedOverAt.isPresent()) {
+                throw Refused.because(tag + " has been handed over. If it came back, check it in again.");
+            }
+        }
+    }
+
+    public record Owner(long id, String name, String contact) {}
+
+    private static final String JOB =
+            """
+            SELECT job.id, unit_id, unit.tag, unit.serial, model.id AS model_id,
+                   model.maker || ' ' || model.name AS model, model.kind,
+                   job.revision_id, revision.name AS revision, ownership,
+                   owner.id AS owner_id, owner.name AS owner, owner.contact,
+                   slot, complaint, condition_words, checked_in_at, person.name AS checked_in_by, due_at,
+                   handed_over_at, teardown_id, job.version, bench_version
+            FROM job
+            JOIN unit ON unit.id = job.unit_id
+            JOIN revision ON revision.id = job.revision_id
+            JOIN model ON model.id = revision.model_id
+            JOIN person ON person.id = checked_in_by
+            LEFT JOIN owner ON owner.id = job.owner_id
+            """;
+
+    private final JdbcClient jdbc;
+
+    JobStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** @throws NotFound if there is none */
+    public Job job(long id) {
+        return jdbc.sql(JOB + "WHERE job.id = :id")
+                .param("id", id)
+                .query((row, n) -> job(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no job " + id));
+    }
+
+    /** All jobs of units that are in the shop. */
+    public List<Job> open() {
+        return jdbc.sql(JOB + "WHERE handed_over_at IS NULL ORDER BY job.id")
+                .query((row, n) -> job(row))
+                .list();
+    }
+
+    /** All stays of a unit, newest first. */
+    public List<Job> ofUnit(long unit) {
+        return jdbc.sql(JOB + "WHERE unit_id = :unit ORDER BY job.id DESC")
+                .param("unit", unit)
+                .query((row, n) -> job(row))
+                .list();
+    }
+
+    public void handOver(long job, Instant at) {
+        jdbc.sql("UPDATE job SET handed_over_at = :at, version = version + 1 WHERE id = :job")
+                .param("at", at.toEpochMilli())
+                .param("job", job)
+                .update();
+    }
+
+    public void openWith(long job, long teardown) {
+        jdbc.sql("UPDATE job SET teardown_id = :teardown WHERE id = :job")
+                .param("teardown", teardown)
+                .param("job", job)
+                .update();
+    }
+
+    public void countBenchMove(long job) {
+        jdbc.sql("UPDATE job SET bench_version = bench_version + 1 WHERE id = :job")
+                .param("job", job)
+                .update();
+    }
+
+    private static Job job(ResultSet row) throws SQLException {
+        Optional<Long> owner = Sql.id(row, "owner_id");
+        return new Job(
+                row.getLong("id"),
+                row.getLong("unit_id"),
+                Tag.of(row.getInt("tag")).text(),
+                row.getString("serial"),
+                row.getLong("model_id"),
+                row.getString("model"),
+                Kind.valueOf(row.getString("kind")),
+                row.getLong("revision_id"),
+                row.getString("revision"),
+                Ownership.valueOf(row.getString("ownership")),
+                owner.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(new Owner(owner.get(), row.getString("owner"), row.getString("contact"))),
+                Optional.ofNullable(row.getString("slot")),
+                row.getString("complaint"),
+                row.getString("condition_words"),
+                Sql.instant(row, "checked_in_at"),
+                row.getString("checked_in_by"),
+                Sql.when(row, "due_at"),
+                Sql.when(row, "handed_over_at"),
+                Sql.id(row, "teardown_id"),
+                row.getLong("version"),
+                row.getLong("bench_version"));
+    }
+}

@@ -1,0 +1,44 @@
+package wrenchnotes.server.outcome;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.outcome.Outcome;
+import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.job.JobStore;
+
+/** Outcome and handover of a job. */
+@RestController
+@RequestMapping("/api/jobs/{job}")
+public class OutcomeApi {
+
+    private final OutcomeService service;
+
+    OutcomeApi(OutcomeService service) {
+        this.service = service;
+    }
+
+    public record OutcomeSaid(@NotNull Outcome outcome, @Size(max = 500) String remark) {}
+
+    @PostMapping("/outcome")
+    @ResponseStatus(HttpStatus.CREATED)
+    OutcomeStore.OutcomeRow give(@PathVariable long job, @Valid @RequestBody OutcomeSaid said, Pen pen) {
+        return pen.once(
+                said,
+                OutcomeStore.OutcomeRow.class,
+                by -> service.give(by, job, new OutcomeGiven(said.outcome(), said.remark(), by.at())));
+    }
+
+    @PostMapping("/handover")
+    JobStore.Job handOver(@PathVariable long job, Pen pen) {
+        return pen.once("handover", JobStore.Job.class, by -> service.handOver(by, job));
+    }
+}

@@ -1,0 +1,52 @@
+package wrenchnotes.server.outcome;
+
+import java.util.List;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.job.FactsStore;
+import wrenchnotes.server.job.JobStore;
+
+/** Saying how a job ended, and handing the unit over. Each method runs in the caller's transaction. */
+@Component
+public class OutcomeService {
+
+    private final OutcomeStore outcomes;
+    private final JobStore jobs;
+    private final FactsStore facts;
+    private final Journal journal;
+
+    OutcomeService(OutcomeStore outcomes, JobStore jobs, FactsStore facts, Journal journal) {
+        this.outcomes = outcomes;
+        this.jobs = jobs;
+        this.facts = facts;
+        this.journal = journal;
+    }
+
+    public OutcomeStore.OutcomeRow give(By by, long job, OutcomeGiven given) {
+        jobs.job(job).mustBeHere();
+        List<OutcomeStore.OutcomeRow> earlier = outcomes.ofJob(job);
+        long id = outcomes.add(by, job, given);
+        String words = "Outcome: " + given.outcome().words() + (given.remark().isEmpty() ? "" : ". " + given.remark());
+        journal.write(
+                by,
+                new Journal.Entry(job, "outcome", id, words, earlier.isEmpty() ? null : earlier.get(0), given));
+        return new OutcomeStore.OutcomeRow(id, given, by.name());
+    }
+
+    /** Hands the unit over, if nothing is in the way; else says what is. */
+    public JobStore.Job handOver(By by, long id) {
+        JobStore.Job job = jobs.job(id);
+        job.mustBeHere();
+        List<String> reasons = facts.of(job).inTheWayOfHandover();
+        if (!reasons.isEmpty()) {
+            throw Refused.because(reasons);
+        }
+        jobs.handOver(id, by.at());
+        String to = job.owner().map(owner -> " to " + owner.name()).orElse(" to the resale shelf");
+        journal.write(by, Journal.Entry.ofJob(id, "job", id, "Handed over" + to, by.at()));
+        return jobs.job(id);
+    }
+}

@@ -1,0 +1,37 @@
+package wrenchnotes.server.pattern;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.server.ground.Snapshot;
+
+/** Recurring failures. */
+@RestController
+public class PatternApi {
+
+    private final PatternService patterns;
+    private final Snapshot snapshot;
+    private final Clock clock;
+
+    PatternApi(PatternService patterns, Snapshot snapshot, Clock clock) {
+        this.patterns = patterns;
+        this.snapshot = snapshot;
+        this.clock = clock;
+    }
+
+    /**
+     * @param months how far to look back, 1 to 240
+     * @param revision only this one; all if left out
+     */
+    @GetMapping("/api/patterns")
+    PatternService.Patterns patterns(
+            @RequestParam(defaultValue = "18") int months, @RequestParam(required = false) Long revision) {
+        Checked.within("months", months, 1, 240);
+        Instant from = clock.instant().atZone(ZoneOffset.UTC).minusMonths(months).toInstant();
+        return snapshot.read(() -> patterns.patterns(from, revision));
+    }
+}

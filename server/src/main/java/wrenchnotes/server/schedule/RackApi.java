@@ -1,0 +1,113 @@
+package wrenchnotes.server.schedule;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.job.Status;
+import wrenchnotes.core.schedule.Pickup;
+import wrenchnotes.core.unit.Kind;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.FactsStore;
+import wrenchnotes.server.job.JobStore;
+
+/** The rack. */
+@RestController
+public class RackApi {
+
+    private final JobStore jobs;
+    private final FactsStore facts;
+    private final SlotStore slots;
+    private final Snapshot snapshot;
+    private final Clock clock;
+
+    RackApi(JobStore jobs, FactsStore facts, SlotStore slots, Snapshot snapshot, Clock clock) {
+        this.jobs = jobs;
+        this.facts = facts;
+        this.slots = slots;
+        this.snapshot = snapshot;
+        this.clock = clock;
+    }
+
+    /**
+     * @param owner empty for a unit the shop sells for itself
+     * @param waitedSince when its wait began, if it waits
+     */
+    public record RackRow(
+            long jobId,
+            String tag,
+            String model,
+            String revision,
+            Kind kind,
+            Optional<String> owner,
+            String symptoms,
+            Status status,
+            Pickup.Turn turn,
+            String reason,
+            Optional<String> slot,
+            Optional<Instant> due,
+            Optional<Instant> waitedSince) {}
+
+    /**
+     * @param next what can be worked on, first to pick up first
+     * @param waiting what cannot, soonest over first
+     * @param ready what only has to be handed over
+     */
+    public record Rack(List<RackRow> next, List<RackRow> waiting, List<RackRow> ready, List<SlotStore.Slot> slots) {}
+
+    @GetMapping("/api/rack")
+    Rack rack() {
+        return snapshot.read(() -> {
+            Instant now = clock.instant();
+            Map<Long, JobStore.Job> open =
+                    jobs.open().stream().collect(Collectors.toMap(JobStore.Job::id, Function.identity()));
+            Map<Long, JobFacts> known = facts.of(open.values());
+            Map<Long, String> noticed = slots.noticed().stream()
+                    .collect(Collectors.toMap(SlotStore.Noticed::job, SlotStore.Noticed::words));
+            List<Pickup> order = open.keySet().stream()
+                    .map(id -> Pickup.of(id, known.get(id), now))
+                    .sorted(Pickup.NEXT_FIRST)
+                    .toList();
+            Function<Pickup, RackRow> row = pickup -> row(
+                    open.get(pickup.job()), known.get(pickup.job()), pickup, noticed.getOrDefault(pickup.job(), ""), now);
+            return new Rack(
+                    order.stream().filter(Pickup::canBeWorkedOn).map(row).toList(),
+                    order.stream()
+                            .filter(pickup -> pickup.turn() == Pickup.Turn.WAITS)
+                            .map(row)
+                            .toList(),
+                    order.stream()
+                            .filter(pickup -> pickup.turn() == Pickup.Turn.READY)
+                            .map(row)
+                            .toList(),
+                    slots.slots());
+        });
+    }
+
+    private static RackRow row(JobStore.Job job, JobFacts facts, Pickup pickup, String noticed, Instant now) {
+        return new RackRow(
+                job.id(),
+                job.tag(),
+                job.model(),
+                job.revision(),
+                job.kind(),
+                job.owner().map(JobStore.Owner::name),
+                noticed.isEmpty() ? job.complaint() : noticed,
+                pickup.status(),
+                pickup.turn(),
+                pickup.reason(),
+                job.slot(),
+                job.dueAt(),
+                facts.holds().stream()
+                        .filter(hold -> hold.activeAt(now))
+                        .map(Hold::from)
+                        .findFirst());
+    }
+}

@@ -1,0 +1,139 @@
+package wrenchnotes.server.sheet;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.bench.Tally;
+import wrenchnotes.core.checkin.Arrival;
+import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.job.Status;
+import wrenchnotes.server.check.CheckStore;
+import wrenchnotes.server.diagnosis.FindingStore;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.ArrivalStore;
+import wrenchnotes.server.job.FactsStore;
+import wrenchnotes.server.job.HoldStore;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.job.StoryStore;
+import wrenchnotes.server.outcome.OutcomeStore;
+
+/** One page a job. */
+@RestController
+public class SheetApi {
+
+    private static final int STORY_LINES = 200;
+
+    private final JobStore jobs;
+    private final FactsStore facts;
+    private final ArrivalStore arrivals;
+    private final HoldStore holds;
+    private final FindingStore findings;
+    private final CheckStore checks;
+    private final OutcomeStore outcomes;
+    private final StoryStore stories;
+    private final Snapshot snapshot;
+    private final Clock clock;
+
+    SheetApi(
+            JobStore jobs,
+            FactsStore facts,
+            ArrivalStore arrivals,
+            HoldStore holds,
+            FindingStore findings,
+            CheckStore checks,
+            OutcomeStore outcomes,
+            StoryStore stories,
+            Snapshot snapshot,
+            Clock clock) {
+        this.jobs = jobs;
+        this.facts = facts;
+        this.arrivals = arrivals;
+        this.holds = holds;
+        this.findings = findings;
+        this.checks = checks;
+        this.outcomes = outcomes;
+        this.stories = stories;
+        this.snapshot = snapshot;
+        this.clock = clock;
+    }
+
+    /** @param active whether it holds the job now */
+    public record HoldOnSheet(HoldStore.HoldRow hold, boolean active) {}
+
+    /** Another stay of the same unit. */
+    public record Stay(long jobId, Instant checkedInAt, boolean open, String complaint) {}
+
+    /**
+     * @param inTheWay what keeps the unit from being handed over
+     * @param partsMinor what the parts of the standing findings cost
+     * @param story newest first
+     * @param storyIsLonger whether older lines were left out
+     */
+    public record JobSheet(
+            JobStore.Job job,
+            Status status,
+            List<String> inTheWay,
+            Tally tally,
+            boolean closed,
+            List<Arrival.Symptom> symptoms,
+            Set<ArrivalMark> marks,
+            List<ArrivalStore.MissingThing> missing,
+            List<String> belongings,
+            List<HoldOnSheet> holds,
+            List<FindingStore.FindingRow> findings,
+            List<CheckStore.CheckRow> checks,
+            List<OutcomeStore.OutcomeRow> outcomes,
+            long partsMinor,
+            List<Stay> otherStays,
+            List<StoryStore.Line> story,
+            boolean storyIsLonger) {}
+
+    @GetMapping("/api/jobs/{job}")
+    JobSheet sheet(@PathVariable("job") long id) {
+        return snapshot.read(() -> gather(jobs.job(id)));
+    }
+
+    private JobSheet gather(JobStore.Job job) {
+        long id = job.id();
+        Instant now = clock.instant();
+        JobFacts known = facts.of(job);
+        List<FindingStore.FindingRow> found = findings.ofJob(id);
+        List<StoryStore.Line> story = stories.story(id, STORY_LINES + 1);
+        return new JobSheet(
+                job,
+                Status.of(known, now),
+                known.inTheWayOfHandover(),
+                known.tally(),
+                known.closed(),
+                arrivals.symptoms(id),
+                arrivals.marks(id),
+                arrivals.missing(id),
+                arrivals.belongings(id),
+                holds.ofJob(id).stream()
+                        .map(hold -> new HoldOnSheet(hold, hold.hold().activeAt(now)))
+                        .toList(),
+                found,
+                checks.ofJob(id),
+                outcomes.ofJob(id),
+                found.stream()
+                        .filter(finding -> finding.struckWhy().isEmpty())
+                        .mapToLong(FindingStore.FindingRow::costMinor)
+                        .sum(),
+                otherStays(job),
+                story.stream().limit(STORY_LINES).toList(),
+                story.size() > STORY_LINES);
+    }
+
+    private List<Stay> otherStays(JobStore.Job job) {
+        return jobs.ofUnit(job.unitId()).stream()
+                .filter(stay -> stay.id() != job.id())
+                .map(stay -> new Stay(
+                        stay.id(), stay.checkedInAt(), stay.handedOverAt().isEmpty(), stay.complaint()))
+                .toList();
+    }
+}

@@ -1,0 +1,96 @@
+package wrenchnotes.server.team;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.authority.AuthorityUtils;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.team.Role;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.ground.Session;
+import wrenchnotes.server.ground.SignedIn;
+import wrenchnotes.server.ground.Sql;
+
+/** The people of the shop. */
+@Component
+public class PersonStore implements UserDetailsService {
+
+    private static final String COLUMNS = "SELECT id, name, password_hash, role FROM person ";
+
+    private final JdbcClient jdbc;
+
+    PersonStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    record Person(SignedIn signedIn, String passwordHash) {}
+
+    Optional<Person> find(String name) {
+        return jdbc.sql(COLUMNS + "WHERE name = :name")
+                .param("name", name)
+                .query((row, n) -> new Person(
+                        new SignedIn(row.getLong("id"), row.getString("name"), Role.valueOf(row.getString("role"))),
+                        row.getString("password_hash")))
+                .optional();
+    }
+
+    /** Everybody, by name. */
+    public List<SignedIn> all() {
+        return jdbc.sql(COLUMNS + "ORDER BY name")
+                .query((row, n) ->
+                        new SignedIn(row.getLong("id"), row.getString("name"), Role.valueOf(row.getString("role"))))
+                .list();
+    }
+
+    boolean isEmpty() {
+        return jdbc.sql("SELECT NOT EXISTS (SELECT 1 FROM person)").query(Boolean.class).single();
+    }
+
+    /** @throws Invalid if somebody has that name */
+    public SignedIn add(Instant at, String name, String passwordHash, Role role) {
+        if (find(name).isPresent()) {
+            throw new Invalid("name", "There is already somebody called " + name);
+        }
+        long id = Sql.inserted(
+                jdbc.sql(
+                                """
+                                INSERT INTO person (name, password_hash, role, made_at)
+                                VALUES (:name, :hash, :role, :at)
+                                """)
+                        .param("name", name)
+                        .param("hash", passwordHash)
+                        .param("role", role.name())
+                        .param("at", at.toEpochMilli()));
+        return new SignedIn(id, name, role);
+    }
+
+    /** For the cookie that outlives a restart. */
+    @Override
+    public UserDetails loadUserByUsername(String name) {
+        Person person = find(name).orElseThrow(() -> new UsernameNotFoundException(name));
+        return new Account(person.signedIn(), person.passwordHash());
+    }
+
+    /** A person as the sign-in machinery wants it. */
+    record Account(SignedIn person, String hash) implements UserDetails, Session {
+
+        @Override
+        public List<org.springframework.security.core.GrantedAuthority> getAuthorities() {
+            return AuthorityUtils.createAuthorityList("ROLE_" + person.role());
+        }
+
+        @Override
+        public String getPassword() {
+            return hash;
+        }
+
+        @Override
+        public String getUsername() {
+            return person.name();
+        }
+    }
+}

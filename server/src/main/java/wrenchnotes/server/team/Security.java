@@ -1,0 +1,95 @@
+package wrenchnotes.server.team;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.SecureRandom;
+import java.util.HexFormat;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.rememberme.TokenBasedRememberMeServices;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import wrenchnotes.server.ground.Settings;
+
+/** Nothing of the shop is reachable without signing in; the page, its scripts, the API's description and health are. */
+@Configuration(proxyBeanMethods = false)
+public class Security {
+
+    private static final String CONTENT_POLICY =
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; "
+                    + "base-uri 'self'; frame-ancestors 'none'";
+
+    @Bean
+    PasswordEncoder passwords() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityContextRepository sessions() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    /** A restart of the server ends sessions held in memory; this cookie signs the same browser in again. */
+    @Bean
+    TokenBasedRememberMeServices rememberMe(PersonStore people, Settings settings) throws IOException {
+        TokenBasedRememberMeServices services = new TokenBasedRememberMeServices(secret(settings.data()), people);
+        services.setAlwaysRemember(true);
+        return services;
+    }
+
+    private static String secret(Path data) throws IOException {
+        Path file = data.resolve("sign-in.key");
+        if (!Files.exists(file)) {
+            byte[] key = new byte[32];
+            new SecureRandom().nextBytes(key);
+            Files.createDirectories(data);
+            Files.writeString(file, HexFormat.of().formatHex(key));
+        }
+        return Files.readString(file).strip();
+    }
+
+    @Bean
+    SecurityFilterChain filters(
+            HttpSecurity http, TokenBasedRememberMeServices rememberMe, SecurityContextRepository sessions)
+            throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/api/session/**", "/api/openapi.json")
+                        .permitAll()
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .requestMatchers("/actuator/health")
+                        .permitAll()
+                        .requestMatchers("/actuator/**")
+                        .denyAll()
+                        .anyRequest()
+                        .permitAll())
+                .securityContext(context -> context.securityContextRepository(sessions))
+                .csrf(csrf -> csrf.spa())
+                .rememberMe(remember -> remember.rememberMeServices(rememberMe).key(rememberMe.getKey()))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .requestCache(cache -> cache.disable())
+                .logout(logout -> logout.disable())
+                .exceptionHandling(errors -> errors.authenticationEntryPoint(
+                                (request, response, e) -> say(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
+                        .accessDeniedHandler((request, response, e) -> say(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "The request did not carry this session's token. Reload the page and try again.")))
+                .build();
+    }
+
+    private static void say(jakarta.servlet.http.HttpServletResponse response, HttpStatus status, String detail)
+            throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.getWriter()
+                .write("{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
+                        .formatted(status.getReasonPhrase(), status.value(), detail));
+    }
+}

@@ -1,0 +1,2 @@
+/** Who works here, and signing in. */
+package wrenchnotes.server.team;

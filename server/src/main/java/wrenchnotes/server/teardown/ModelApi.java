@@ -1,0 +1,126 @@
+package wrenchnotes.server.teardown;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.unit.Kind;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.ground.Snapshot;
+
+/** Models, their revisions and components. */
+@RestController
+@RequestMapping("/api")
+public class ModelApi {
+
+    private final ModelStore models;
+    private final ModelService service;
+    private final Snapshot snapshot;
+
+    ModelApi(ModelStore models, ModelService service, Snapshot snapshot) {
+        this.models = models;
+        this.service = service;
+        this.snapshot = snapshot;
+    }
+
+    public record ModelSaid(
+            @NotBlank @Size(max = 60) String maker, @NotBlank @Size(max = 60) String name, @NotNull Kind kind) {}
+
+    public record RevisionSaid(@NotBlank @Size(max = 60) String name, @Size(max = 300) String tellApart) {
+        public RevisionSaid {
+            tellApart = tellApart == null ? "" : tellApart.strip();
+        }
+    }
+
+    public record ComponentSaid(@NotBlank @Size(max = 80) String name) {}
+
+    public record ModelView(ModelStore.Model model, List<ModelStore.Revision> revisions) {}
+
+    public record ModelSheet(
+            ModelStore.Model model,
+            List<ModelStore.Revision> revisions,
+            List<ModelStore.Named> components,
+            List<ModelStore.Fault> faults) {}
+
+    @GetMapping("/models")
+    List<ModelView> models() {
+        return snapshot.read(() -> {
+            Map<Long, List<ModelStore.Revision>> revisions =
+                    models.revisions().stream().collect(Collectors.groupingBy(ModelStore.Revision::modelId));
+            return models.models().stream()
+                    .map(model -> new ModelView(model, revisions.getOrDefault(model.id(), List.of())))
+                    .toList();
+        });
+    }
+
+    @GetMapping("/models/{model}")
+    ModelSheet model(@PathVariable long model) {
+        return snapshot.read(() -> new ModelSheet(
+                models.model(model), models.revisions(model), models.components(model), models.faults(model)));
+    }
+
+    @PostMapping("/models")
+    @ResponseStatus(HttpStatus.CREATED)
+    ModelStore.Model addModel(@Valid @RequestBody ModelSaid said, Pen pen) {
+        return pen.once(
+                said,
+                ModelStore.Model.class,
+                by -> service.addModel(by, said.maker().strip(), said.name().strip(), said.kind()));
+    }
+
+    @PutMapping("/models/{model}")
+    ModelStore.Model changeModel(
+            @PathVariable long model,
+            @RequestHeader(name = "If-Match", required = false) String ifMatch,
+            @Valid @RequestBody ModelSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return pen.once(
+                said,
+                ModelStore.Model.class,
+                by -> service.changeModel(
+                        by, model, seen, said.maker().strip(), said.name().strip(), said.kind()));
+    }
+
+    @PostMapping("/models/{model}/revisions")
+    @ResponseStatus(HttpStatus.CREATED)
+    ModelStore.Revision addRevision(@PathVariable long model, @Valid @RequestBody RevisionSaid said, Pen pen) {
+        return pen.once(
+                said,
+                ModelStore.Revision.class,
+                by -> service.addRevision(by, model, said.name().strip(), said.tellApart()));
+    }
+
+    @PutMapping("/revisions/{revision}")
+    ModelStore.Revision changeRevision(
+            @PathVariable long revision,
+            @RequestHeader(name = "If-Match", required = false) String ifMatch,
+            @Valid @RequestBody RevisionSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return pen.once(
+                said,
+                ModelStore.Revision.class,
+                by -> service.changeRevision(by, revision, seen, said.name().strip(), said.tellApart()));
+    }
+
+    @PostMapping("/models/{model}/components")
+    @ResponseStatus(HttpStatus.CREATED)
+    ModelStore.Named addComponent(@PathVariable long model, @Valid @RequestBody ComponentSaid said, Pen pen) {
+        return pen.once(said, ModelStore.Named.class, by -> service.addComponent(by, model, said.name()));
+    }
+}

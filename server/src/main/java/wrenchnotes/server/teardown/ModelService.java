@@ -1,0 +1,115 @@
+package wrenchnotes.server.teardown;
+
+import java.util.List;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Kind;
+import wrenchnotes.server.finder.FinderIndex;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Seen;
+
+/** Making and changing models and revisions, and saving notes. Each method runs in the caller's transaction. */
+@Component
+public class ModelService {
+
+    private final ModelStore models;
+    private final NotesStore notes;
+    private final FinderIndex finder;
+    private final Journal journal;
+
+    ModelService(ModelStore models, NotesStore notes, FinderIndex finder, Journal journal) {
+        this.models = models;
+        this.notes = notes;
+        this.finder = finder;
+        this.journal = journal;
+    }
+
+    public ModelStore.Model addModel(By by, String maker, String name, Kind kind) {
+        refuseTwin(maker, name, -1);
+        ModelStore.Model model = models.model(models.addModel(maker, name, kind));
+        journal.write(by, Journal.Entry.ofShop("model", model.id(), "Model " + model.title(), null, model));
+        return model;
+    }
+
+    ModelStore.Model changeModel(By by, long id, Seen seen, String maker, String name, Kind kind) {
+        ModelStore.Model before = models.model(id);
+        seen.mustBe(before.version(), before.title(), () -> before);
+        refuseTwin(maker, name, id);
+        models.changeModel(id, maker, name, kind);
+        ModelStore.Model after = models.model(id);
+        finder.renameModel(id);
+        journal.write(by, Journal.Entry.ofShop("model", id, "Model now " + after.title(), before, after));
+        return after;
+    }
+
+    private void refuseTwin(String maker, String name, long self) {
+        models.idOf(maker, name).filter(id -> id != self).ifPresent(id -> {
+            throw new Invalid("name", "There is already a " + maker + " " + name + ": add a revision to it instead");
+        });
+    }
+
+    public ModelStore.Revision addRevision(By by, long model, String name, String tellApart) {
+        models.model(model);
+        refuseTwinRevision(model, name);
+        ModelStore.Revision revision = models.revision(models.addRevision(model, name, tellApart));
+        journal.write(by, Journal.Entry.ofShop("revision", revision.id(), "Revision " + name, null, revision));
+        return revision;
+    }
+
+    ModelStore.Revision changeRevision(By by, long id, Seen seen, String name, String tellApart) {
+        ModelStore.Revision before = models.revision(id);
+        seen.mustBe(before.version(), "Revision " + before.name(), () -> before);
+        if (!before.name().equals(name)) {
+            refuseTwinRevision(before.modelId(), name);
+        }
+        models.changeRevision(id, name, tellApart);
+        ModelStore.Revision after = models.revision(id);
+        finder.renameModel(after.modelId());
+        journal.write(by, Journal.Entry.ofShop("revision", id, "Revision now " + name, before, after));
+        return after;
+    }
+
+    private void refuseTwinRevision(long model, String name) {
+        if (models.hasRevision(model, name)) {
+            throw new Invalid("name", "This model already has a revision " + name);
+        }
+    }
+
+    public ModelStore.Named addComponent(By by, long model, String name) {
+        models.model(model);
+        String checked = Checked.text("name", name, 80);
+        return models.component(model, checked).orElseGet(() -> {
+            ModelStore.Named component = new ModelStore.Named(models.addComponent(model, checked), checked);
+            journal.write(by, Journal.Entry.ofShop("component", component.id(), "Component " + checked, null, component));
+            return component;
+        });
+    }
+
+    /**
+     * Saves a new version of a revision's notes.
+     *
+     * @param seen the number of the version it was made from, 0 for the first
+     */
+    public NotesStore.Version saveNotes(By by, long revision, Seen seen, Teardown teardown, String why) {
+        ModelStore.Revision of = models.revision(revision);
+        seen.mustBe(of.notes(), "These notes", () -> notes.newest(revision));
+        List<Long> known = models.components(of.modelId()).stream()
+                .map(ModelStore.Named::id)
+                .toList();
+        for (int at = 0; at < teardown.steps().size(); at++) {
+            for (Long component : teardown.steps().get(at).exposes()) {
+                if (!known.contains(component)) {
+                    throw new Invalid("steps[" + at + "].exposes", "This model has no component " + component);
+                }
+            }
+        }
+        NotesStore.Version saved = notes.save(by, revision, of.notes() + 1, teardown, why);
+        journal.write(
+                by,
+                Journal.Entry.ofShop("teardown", saved.id(), "Notes, version " + saved.number(), null, saved.number()));
+        return saved;
+    }
+}

@@ -1,0 +1,197 @@
+package wrenchnotes.server.teardown;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.unit.Kind;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Sql;
+
+/** Models, revisions, components and known faults. */
+@Component
+public class ModelStore {
+
+    private final JdbcClient jdbc;
+
+    ModelStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    public record Model(long id, String maker, String name, Kind kind, long version) {
+
+        public String title() {
+            return maker + " " + name;
+        }
+    }
+
+    /** @param notes number of the newest version of its notes, 0 if it has none */
+    public record Revision(long id, long modelId, String name, String tellApart, long version, long notes) {}
+
+    public record Named(long id, String name) {}
+
+    /** A known fault of a component. */
+    public record Fault(long id, long componentId, String wrong) {}
+
+    private static final String REVISION =
+            """
+            SELECT revision.id, model_id, name, tell_apart, version,
+                   COALESCE((SELECT MAX(number) FROM teardown WHERE revision_id = revision.id), 0) AS notes
+            FROM revision
+            """;
+
+    List<Model> models() {
+        return jdbc.sql("SELECT id, maker, name, kind, version FROM model ORDER BY maker, name")
+                .query((row, n) -> model(row))
+                .list();
+    }
+
+    /** @throws NotFound if there is none */
+    public Model model(long id) {
+        return jdbc.sql("SELECT id, maker, name, kind, version FROM model WHERE id = :id")
+                .param("id", id)
+                .query((row, n) -> model(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no model " + id));
+    }
+
+    private static Model model(java.sql.ResultSet row) throws java.sql.SQLException {
+        return new Model(
+                row.getLong("id"),
+                row.getString("maker"),
+                row.getString("name"),
+                Kind.valueOf(row.getString("kind")),
+                row.getLong("version"));
+    }
+
+    Optional<Long> idOf(String maker, String name) {
+        return jdbc.sql("SELECT id FROM model WHERE maker = :maker AND name = :name")
+                .param("maker", maker)
+                .param("name", name)
+                .query(Long.class)
+                .optional();
+    }
+
+    long addModel(String maker, String name, Kind kind) {
+        return Sql.inserted(jdbc.sql("INSERT INTO model (maker, name, kind) VALUES (:maker, :name, :kind)")
+                .param("maker", maker)
+                .param("name", name)
+                .param("kind", kind.name()));
+    }
+
+    void changeModel(long id, String maker, String name, Kind kind) {
+        jdbc.sql(
+                        """
+                        UPDATE model
+                        SET maker = :maker, name = :name, kind = :kind, version = version + 1
+                        WHERE id = :id
+                        """)
+                .param("id", id)
+                .param("maker", maker)
+                .param("name", name)
+                .param("kind", kind.name())
+                .update();
+    }
+
+    List<Revision> revisions(long model) {
+        return jdbc.sql(REVISION + "WHERE model_id = :model ORDER BY name")
+                .param("model", model)
+                .query((row, n) -> revision(row))
+                .list();
+    }
+
+    List<Revision> revisions() {
+        return jdbc.sql(REVISION + "ORDER BY name").query((row, n) -> revision(row)).list();
+    }
+
+    /** @throws NotFound if there is none */
+    public Revision revision(long id) {
+        return jdbc.sql(REVISION + "WHERE id = :id")
+                .param("id", id)
+                .query((row, n) -> revision(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no revision " + id));
+    }
+
+    private static Revision revision(java.sql.ResultSet row) throws java.sql.SQLException {
+        return new Revision(
+                row.getLong("id"),
+                row.getLong("model_id"),
+                row.getString("name"),
+                row.getString("tell_apart"),
+                row.getLong("version"),
+                row.getLong("notes"));
+    }
+
+    boolean hasRevision(long model, String name) {
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM revision WHERE model_id = :model AND name = :name)")
+                .param("model", model)
+                .param("name", name)
+                .query(Boolean.class)
+                .single();
+    }
+
+    long addRevision(long model, String name, String tellApart) {
+        return Sql.inserted(
+                jdbc.sql("INSERT INTO revision (model_id, name, tell_apart) VALUES (:model, :name, :tellApart)")
+                        .param("model", model)
+                        .param("name", name)
+                        .param("tellApart", tellApart));
+    }
+
+    void changeRevision(long id, String name, String tellApart) {
+        jdbc.sql("UPDATE revision SET name = :name, tell_apart = :tellApart, version = version + 1 WHERE id = :id")
+                .param("id", id)
+                .param("name", name)
+                .param("tellApart", tellApart)
+                .update();
+    }
+
+    public List<Named> components(long model) {
+        return jdbc.sql("SELECT id, name FROM component WHERE model_id = :model ORDER BY name")
+                .param("model", model)
+                .query((row, n) -> new Named(row.getLong("id"), row.getString("name")))
+                .list();
+    }
+
+    public Optional<Named> component(long model, String name) {
+        return jdbc.sql("SELECT id, name FROM component WHERE model_id = :model AND name = :name")
+                .param("model", model)
+                .param("name", name)
+                .query((row, n) -> new Named(row.getLong("id"), row.getString("name")))
+                .optional();
+    }
+
+    public long addComponent(long model, String name) {
+        return Sql.inserted(jdbc.sql("INSERT INTO component (model_id, name) VALUES (:model, :name)")
+                .param("model", model)
+                .param("name", name));
+    }
+
+    public List<Fault> faults(long model) {
+        return jdbc.sql(
+                        """
+                        SELECT fault.id, component_id, wrong
+                        FROM fault JOIN component ON component.id = component_id
+                        WHERE model_id = :model
+                        ORDER BY component.name, wrong
+                        """)
+                .param("model", model)
+                .query((row, n) ->
+                        new Fault(row.getLong("id"), row.getLong("component_id"), row.getString("wrong")))
+                .list();
+    }
+
+    /** The id of this fault, which becomes a known one if it was not. */
+    public long fault(long component, String wrong) {
+        return jdbc.sql("SELECT id FROM fault WHERE component_id = :component AND wrong = :wrong")
+                .param("component", component)
+                .param("wrong", wrong)
+                .query(Long.class)
+                .optional()
+                .orElseGet(() -> Sql.inserted(
+                        jdbc.sql("INSERT INTO fault (component_id, wrong) VALUES (:component, :wrong)")
+                                .param("component", component)
+                                .param("wrong", wrong)));
+    }
+}

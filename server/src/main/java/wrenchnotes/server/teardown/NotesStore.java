@@ -1,0 +1,82 @@
+package wrenchnotes.server.teardown;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Sql;
+
+/** The versions of each revision's notes, each written once and never changed. */
+@Component
+public class NotesStore {
+
+    private static final TypeReference<List<Step>> STEPS = new TypeReference<>() {};
+
+    private final JdbcClient jdbc;
+    private final JsonMapper json;
+
+    NotesStore(JdbcClient jdbc, JsonMapper json) {
+        this.jdbc = jdbc;
+        this.json = json;
+    }
+
+    public record Version(long id, long number, Teardown teardown, String why, String by, Instant at) {}
+
+    private static final String VERSION =
+            """
+            SELECT teardown.id, number, steps, why, person.name AS by, teardown.made_at
+            FROM teardown JOIN person ON person.id = made_by
+            """;
+
+    /** The newest notes of a revision; number 0 and no steps if there are none yet. */
+    public Version newest(long revision) {
+        return jdbc.sql(VERSION + "WHERE revision_id = :revision ORDER BY number DESC LIMIT 1")
+                .param("revision", revision)
+                .query((row, n) -> version(row))
+                .optional()
+                .orElse(new Version(0, 0, Teardown.empty(), "", "", Instant.EPOCH));
+    }
+
+    /** The notes a job was opened with. */
+    public Version version(long id) {
+        return jdbc.sql(VERSION + "WHERE teardown.id = :id")
+                .param("id", id)
+                .query((row, n) -> version(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There are no notes " + id));
+    }
+
+    private Version version(ResultSet row) throws SQLException {
+        return new Version(
+                row.getLong("id"),
+                row.getLong("number"),
+                Teardown.of(json.readValue(row.getString("steps"), STEPS)),
+                row.getString("why"),
+                row.getString("by"),
+                Sql.instant(row, "made_at"));
+    }
+
+    Version save(By by, long revision, long number, Teardown teardown, String why) {
+        long id = Sql.inserted(
+                jdbc.sql(
+                                """
+                                INSERT INTO teardown (revision_id, number, steps, why, made_at, made_by)
+                                VALUES (:revision, :number, :steps, :why, :at, :by)
+                                """)
+                        .param("revision", revision)
+                        .param("number", number)
+                        .param("steps", json.writeValueAsString(teardown.steps()))
+                        .param("why", why)
+                        .param("at", by.at().toEpochMilli())
+                        .param("by", by.person()));
+        return new Version(id, number, teardown, why, by.name(), by.at());
+    }
+}

@@ -1,0 +1,116 @@
+package wrenchnotes.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaModifier;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import java.io.IOException;
+import java.lang.reflect.RecordComponent;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.server.ground.Pen;
+
+/**
+ * The API's description is a file that the application serves and the front end's types are made from. This test reads
+ * the same description off the running endpoints and fails when the file is out of date; {@code make types} renews it.
+ */
+class ApiDescriptionTest {
+
+    private static final Path FILE = Path.of("../web/src/api/openapi.json");
+    private static final boolean RENEW = Boolean.getBoolean("openapi.renew");
+
+    @RegisterExtension
+    static final RunningShop SHOP = RunningShop.with(Description.class);
+
+    @Test
+    void theServedFileDescribesTheEndpointsAsTheyAre() throws IOException {
+        JsonMapper json = JsonMapper.builder()
+                .enable(SerializationFeature.INDENT_OUTPUT)
+                .build();
+        Client.Answer description = SHOP.client().get("/live-openapi");
+        assertThat(description.status()).isEqualTo(200);
+        JsonNode live = json.valueToTree(sorted(json, description.body()));
+        if (RENEW) {
+            Files.createDirectories(FILE.getParent());
+            Files.writeString(FILE, json.writeValueAsString(live) + "\n");
+            return;
+        }
+        assertThat(json.readTree(Files.readString(FILE)))
+                .as("web/src/api/openapi.json is out of date: run make types")
+                .isEqualTo(live);
+        assertThat(SHOP.client().get("/api/openapi.json").body().get("paths").size())
+                .isEqualTo(live.get("paths").size())
+                .isGreaterThan(20);
+    }
+
+    private static Object sorted(JsonMapper json, JsonNode node) {
+        if (node.isObject()) {
+            Map<String, Object> map = new TreeMap<>();
+            node.properties().forEach(entry -> map.put(entry.getKey(), sorted(json, entry.getValue())));
+            return map;
+        }
+        return node.isArray()
+                ? node.values().stream().map(value -> sorted(json, value)).toList()
+                : json.treeToValue(node, Object.class);
+    }
+
+    /** How our records are read: everything is always there, but for what is {@link Optional}. */
+    @Configuration(proxyBeanMethods = false)
+    static class Description {
+
+        private static final Map<String, Class<?>> WIRE_RECORDS = recordsByName();
+
+        static {
+            SpringDocUtils.getConfig().addRequestWrapperToIgnore(Pen.class);
+        }
+
+        @Bean
+        OpenApiCustomizer description() {
+            return api -> {
+                api.setInfo(new Info()
+                        .title("Wrench Notes")
+                        .version("1")
+                        .description("The working memory of a repair shop."));
+                api.setServers(null);
+                api.getComponents().getSchemas().forEach(Description::sayWhatIsAlwaysThere);
+            };
+        }
+
+        @SuppressWarnings({"rawtypes", "unchecked"})
+        private static void sayWhatIsAlwaysThere(String name, Schema schema) {
+            Class<?> type = WIRE_RECORDS.get(name);
+            assertThat(type).as("one record called " + name).isNotNull();
+            schema.setRequired(Arrays.stream(type.getRecordComponents())
+                    .filter(component -> component.getType() != Optional.class)
+                    .map(RecordComponent::getName)
+                    .sorted()
+                    .toList());
+        }
+
+        private static Map<String, Class<?>> recordsByName() {
+            return new ClassFileImporter()
+                    .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                    .importPackages("wrenchnotes").stream()
+                    .filter(type -> type.isRecord() && type.getModifiers().contains(JavaModifier.PUBLIC))
+                    .collect(Collectors.toMap(JavaClass::getSimpleName, JavaClass::reflect, (one, other) -> null));
+        }
+    }
+}

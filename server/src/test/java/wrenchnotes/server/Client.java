@@ -1,0 +1,130 @@
+package wrenchnotes.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Speaks to the API as the front end does: session cookie, CSRF token, If-Match, ids of its own. */
+public final class Client {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final String url;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    public Client(String url) {
+        this.url = url;
+        get("/api/session");
+    }
+
+    /** One answer; {@link #body} is a missing node if there was none. */
+    public record Answer(int status, JsonNode body) {
+
+        public long id() {
+            return body.get("id").asLong();
+        }
+
+        public String detail() {
+            return body.get("detail").asString();
+        }
+
+        public String field() {
+            return body.get("errors").get(0).get("field").asString();
+        }
+    }
+
+    public Client signedIn(String name, String password) {
+        Answer answer = post("/api/session", Map.of("name", name, "password", password));
+        if (answer.status() != 200) {
+            throw new IllegalStateException("Not signed in: " + answer.body());
+        }
+        return this;
+    }
+
+    public Client asFirstLead() {
+        Answer answer = post("/api/session/first", Map.of("name", "lead", "password", "first lead"));
+        if (answer.status() != 200) {
+            throw new IllegalStateException("Not the first: " + answer.body());
+        }
+        return this;
+    }
+
+    public Answer get(String path) {
+        return send(request(path).GET());
+    }
+
+    public Answer post(String path, Object body) {
+        return send(request(path).POST(json(body)));
+    }
+
+    public Answer post(String path, Object body, Map<String, String> headers) {
+        HttpRequest.Builder request = request(path).POST(json(body));
+        headers.forEach(request::header);
+        return send(request);
+    }
+
+    public Answer put(String path, long seen, Object body) {
+        return send(request(path).header("If-Match", "\"" + seen + "\"").PUT(json(body)));
+    }
+
+    /** A key press on the bench, made on the bench as it is now. */
+    public Answer bench(long job, String act, Object body) {
+        long version = get("/api/jobs/" + job + "/bench").body().get("version").asLong();
+        return post("/api/jobs/" + job + "/bench/" + act, body, Map.of("If-Match", "\"" + version + "\""));
+    }
+
+    /** Without a token, as a foreign page would. */
+    public Answer postWithoutToken(String path, Object body) {
+        return send(HttpRequest.newBuilder(URI.create(url + path))
+                .header("Content-Type", "application/json")
+                .POST(json(body)));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(url + path)).header("Content-Type", "application/json");
+        cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        return request;
+    }
+
+    private static HttpRequest.BodyPublisher json(Object body) {
+        return HttpRequest.BodyPublishers.ofString(body instanceof String raw ? raw : JSON.writeValueAsString(body));
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return new Answer(
+                    answer.statusCode(),
+                    answer.body().isEmpty() ? JSON.nullNode() : JSON.readTree(answer.body()));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** A body with fields that may be null or many. */
+    public static Map<String, Object> body(Object... namesAndValues) {
+        Map<String, Object> body = new LinkedHashMap<>();
+        for (int at = 0; at < namesAndValues.length; at += 2) {
+            body.put((String) namesAndValues[at], namesAndValues[at + 1]);
+        }
+        return body;
+    }
+}

@@ -1,0 +1,77 @@
+package wrenchnotes.server;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
+
+/** The real application on a port of its own, with a real database in a folder of its own. */
+public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
+
+    private final List<String> options = new ArrayList<>();
+    private final Class<?>[] sources;
+    private Path data;
+    private ConfigurableApplicationContext application;
+
+    private RunningShop(Class<?>... sources) {
+        this.sources = sources;
+    }
+
+    static RunningShop empty() {
+        return new RunningShop(WrenchNotes.class);
+    }
+
+    static RunningShop withDemo() {
+        RunningShop shop = new RunningShop(WrenchNotes.class);
+        shop.options.add("--wrenchnotes.demo=true");
+        return shop;
+    }
+
+    /** With parts that only a test brings along. */
+    static RunningShop with(Class<?>... extra) {
+        Class<?>[] sources = new Class<?>[extra.length + 1];
+        sources[0] = WrenchNotes.class;
+        System.arraycopy(extra, 0, sources, 1, extra.length);
+        return new RunningShop(sources);
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext context) throws IOException {
+        data = Files.createTempDirectory("wrench-notes");
+        options.add("--server.port=0");
+        options.add("--springdoc.api-docs.path=/live-openapi");
+        options.add("--springdoc.default-produces-media-type=application/json");
+        options.add("--wrenchnotes.data=" + data);
+        application = new SpringApplicationBuilder(sources).run(options.toArray(String[]::new));
+    }
+
+    @Override
+    public void afterAll(ExtensionContext context) throws IOException {
+        application.close();
+        FileSystemUtils.deleteRecursively(data);
+    }
+
+    public String url() {
+        return "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
+    }
+
+    public Path data() {
+        return data;
+    }
+
+    public <T> T bean(Class<T> type) {
+        return application.getBean(type);
+    }
+
+    /** A browser-like client that nobody is signed in on yet. */
+    Client client() {
+        return new Client(url());
+    }
+}

@@ -1,0 +1,89 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+/** What the server says when it cannot do something: a sentence, and the field or the reasons. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    detail: string,
+    readonly reasons: string[],
+    readonly fields: { field: string; message: string }[],
+  ) {
+    super(detail);
+  }
+}
+
+const RETRIES_MS = [300, 1000, 2500];
+
+/** A lost connection is tried again; the request keeps its id, so nothing is done twice. */
+async function stubbornFetch(request: Request): Promise<Response> {
+  for (const wait of RETRIES_MS) {
+    try {
+      return await fetch(request.clone());
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, wait));
+    }
+  }
+  try {
+    return await fetch(request);
+  } catch {
+    throw new Problem(
+      0,
+      'The shop’s server does not answer. Nothing is lost: try again when it is back.',
+      [],
+      [],
+    );
+  }
+}
+
+/** Works on plain http in the shop's own network too, where browsers keep randomUUID back. */
+function newRequestId(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) =>
+    byte.toString(16).padStart(2, '0'),
+  ).join('');
+}
+
+function csrfToken(): string {
+  const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='));
+  return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
+}
+
+const writes: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== 'GET') {
+      request.headers.set('X-XSRF-TOKEN', csrfToken());
+      request.headers.set('Idempotency-Key', newRequestId());
+    }
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: stubbornFetch });
+api.use(writes);
+
+type Outcome<T> = { data?: T; error?: unknown; response: Response };
+
+/** The answer, or the problem thrown: for queries and mutations. */
+export async function answer<T>(asked: Promise<Outcome<T>>): Promise<T> {
+  const { data, error, response } = await asked;
+  if (response.ok && data !== undefined) {
+    return data;
+  }
+  const problem = (error ?? {}) as {
+    detail?: string;
+    reasons?: string[];
+    errors?: { field: string; message: string }[];
+  };
+  throw new Problem(
+    response.status,
+    problem.detail ?? `The server answered ${response.status}.`,
+    problem.reasons ?? [],
+    problem.errors ?? [],
+  );
+}
+
+export function seen(version: number) {
+  return { 'If-Match': `"${version}"` };
+}

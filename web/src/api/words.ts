@@ -1,0 +1,120 @@
+import type { Schemas } from './client';
+
+/** The words of the floor for the closed lists of the API. */
+export const remedyWords: Record<Schemas['FindingRow']['remedy'], string> = {
+  REPLACED: 'replaced',
+  CLEANED: 'cleaned',
+  REVIVED: 'revived',
+  STRAIGHTENED: 'straightened',
+  RESEATED: 'reseated',
+  LUBRICATED: 'lubricated',
+  ADJUSTED: 'adjusted',
+  RESOLDERED: 'resoldered',
+  OBJECT_REMOVED: 'object removed',
+  IMPROVISED: 'improvised',
+  LEFT_AS_IT_IS: 'left as it is',
+};
+
+export const stageWords: Record<Schemas['Check']['stage'], string> = {
+  ARRIVAL: 'on arrival',
+  BEFORE_CLOSING: 'before closing',
+  AFTER_CLOSING: 'after closing',
+};
+
+export const verdictWords: Record<Schemas['Check']['verdict'], string> = {
+  PASSED: 'passed',
+  FAILED: 'failed',
+  NOT_TESTED: 'not tested',
+};
+
+export const outcomeWords: Record<Schemas['OutcomeGiven']['outcome'], string> = {
+  FIXED: 'fixed',
+  FIXED_WITH_REMARK: 'fixed with a remark',
+  PARTLY_FIXED: 'partly fixed',
+  NOT_FIXED: 'not fixed',
+  NO_FAULT_FOUND: 'no fault found',
+  NOT_WORTH_IT: 'not worth it',
+  KEPT_FOR_PARTS: 'kept for parts',
+};
+
+export const markWords = {
+  SEAL_WHOLE: 'seal whole',
+  SEAL_BROKEN: 'seal broken',
+  SEAL_OURS: 'our seal',
+  SCREWS_MISSING: 'screws missing',
+  DENTS: 'dents',
+  BENT: 'bent',
+  LIQUID: 'liquid',
+  EARLIER_ATTEMPT: 'opened before',
+  SWOLLEN_CELL: 'swollen cell',
+  BURNT_SMELL: 'smells burnt',
+} as const;
+
+export const holdWords: Record<Schemas['HoldRow']['kind'], string> = {
+  CURE: 'cures',
+  DRY: 'dries',
+  REST: 'rests',
+  BLEED: 'charge bleeds off',
+  SOAK: 'soak test',
+  PART: 'part on its way',
+  OWNER: 'owner is asked',
+};
+
+export const kindWords: Record<Schemas['Model']['kind'], string> = {
+  CONSOLE: 'console',
+  COMPUTER: 'computer',
+  PLAYER: 'player',
+  DRIVE: 'drive',
+  OTHER: 'other',
+};
+
+export const sideWords: Record<Schemas['Step']['side'], string> = {
+  TOP: 'top up',
+  BOTTOM: 'bottom up',
+  FRONT: 'front up',
+  BACK: 'back up',
+  LEFT: 'left side up',
+  RIGHT: 'right side up',
+};
+
+export const headWords: Record<Schemas['FastenerGroup']['head'], string> = {
+  CROSS: 'cross',
+  HEXALOBULAR: 'hexalobular',
+  HEXALOBULAR_SECURITY: 'hexalobular, pin',
+  SLOTTED: 'slotted',
+  HEX: 'hex',
+  TRI_WING: 'tri-wing',
+  RIVET: 'rivet',
+  CLIP: 'clip',
+};
+
+export const threadWords: Record<Schemas['FastenerGroup']['thread'], string> = {
+  MACHINE: 'machine, into metal',
+  TAPPING: 'tapping, into plastic',
+  NONE: 'no thread',
+};
+
+/** "cross PH1, tapping, 2.6 × 9 mm, black". */
+export function fastenerWords(group: Schemas['FastenerGroup']): string {
+  const thread =
+    group.thread === 'NONE' ? '' : `, ${group.thread === 'MACHINE' ? 'fine: metal' : 'coarse: plastic'}`;
+  const size = group.size ? ` ${group.size}` : '';
+  return `${headWords[group.head]}${size}${thread}, ${group.diameterMm} × ${group.lengthMm} mm, ${group.finish.toLowerCase()}`;
+}
+
+export function day(iso: string): string {
+  return new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+}
+
+export function moment(iso: string): string {
+  return new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+}
+
+export function money(minor: number, currency: string): string {
+  return (minor / 100).toLocaleString('en-GB', { style: 'currency', currency });
+}

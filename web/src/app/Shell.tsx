@@ -1,0 +1,129 @@
+import { Box, chakra, Dialog, Portal } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Suspense, useState } from 'react';
+import { NavLink, Outlet, useLocation } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { Act, KeyCap } from '../parts/Buttons';
+import { Finder } from './Finder';
+import { useKeys, useListedKeys } from './keys';
+
+const ROOMS = [
+  ['/rack', 'Rack'],
+  ['/checkin', 'Check-in'],
+  ['/bench', 'Bench'],
+  ['/models', 'Models'],
+  ['/drawers', 'Drawers'],
+  ['/patterns', 'Patterns'],
+] as const;
+
+/** The strip across the top, and the room below it. */
+export function Shell({ person }: { person: Schemas['SignedIn'] }) {
+  const dark = /^\/bench\/\d+/.test(useLocation().pathname);
+  const [help, setHelp] = useState(false);
+  useKeys([{ key: '?', label: 'Show the keys of this screen', act: () => setHelp(true) }]);
+  return (
+    <Box display="flex" flexDirection="column" minH="100%" data-bench={dark ? '' : undefined}>
+      <chakra.header
+        display="flex"
+        alignItems="center"
+        gap="2px"
+        minH="48px"
+        px="16px"
+        py="6px"
+        flexWrap="wrap"
+        borderBottom="1px solid"
+        borderColor={dark ? 'matGrid' : 'line'}
+        bg={dark ? 'matDeep' : 'card'}
+        color={dark ? 'bone' : 'ink'}
+      >
+        <chakra.b mr="14px">Wrench Notes</chakra.b>
+        <chakra.nav aria-label="Rooms" display="flex" gap="2px" flexWrap="wrap">
+          {ROOMS.map(([to, name]) => (
+            <NavLink key={to} to={to}>
+              {({ isActive }) => (
+                <chakra.span
+                  display="inline-block"
+                  px="11px"
+                  py="5px"
+                  bg={isActive ? 'tape' : undefined}
+                  color={isActive ? '#2b2614' : undefined}
+                  style={
+                    isActive ? { clipPath: 'polygon(0 8%,2% 0,98% 4%,100% 92%,97% 100%,3% 96%)' } : undefined
+                  }
+                >
+                  {name}
+                </chakra.span>
+              )}
+            </NavLink>
+          ))}
+        </chakra.nav>
+        <Finder dark={dark} />
+        <Who person={person} dark={dark} help={() => setHelp(true)} />
+      </chakra.header>
+      <chakra.main flex="1" minH={0} display="flex" flexDirection="column">
+        <Suspense fallback={<Box p="24px">Fetching…</Box>}>
+          <Outlet />
+        </Suspense>
+      </chakra.main>
+      <KeyList open={help} close={() => setHelp(false)} />
+    </Box>
+  );
+}
+
+function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolean; help: () => void }) {
+  const client = useQueryClient();
+  const out = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/session')),
+    onSuccess: (session) => {
+      client.clear();
+      client.setQueryData(['session'], session);
+    },
+  });
+  const look = { color: dark ? 'bone' : 'ink', fontWeight: 400, minH: '34px' } as const;
+  return (
+    <Box display="flex" alignItems="center" ml="8px">
+      <Act look="quiet" {...look} textDecoration="none" onClick={help} aria-label="Keys of this screen">
+        <KeyCap name="?" />
+      </Act>
+      <NavLink to="/team">
+        <chakra.span px="6px">{person.name}</chakra.span>
+      </NavLink>
+      <Act look="quiet" {...look} onClick={() => out.mutate()}>
+        Sign out
+      </Act>
+    </Box>
+  );
+}
+
+function KeyList({ open, close }: { open: boolean; close: () => void }) {
+  const keys = useListedKeys();
+  return (
+    <Dialog.Root open={open} onOpenChange={(now) => !now.open && close()} size="sm">
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content bg="card" borderRadius="sm">
+            <Dialog.Header>
+              <Dialog.Title>Keys of this screen</Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              {keys.map((key) => (
+                <Box key={key.key + key.label} display="grid" gridTemplateColumns="80px 1fr" py="4px">
+                  <span>
+                    <KeyCap name={key.key} />
+                  </span>
+                  <span>{key.label}</span>
+                </Box>
+              ))}
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Act look="main" onClick={close}>
+                Back to work
+              </Act>
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,61 @@
+import { useEffect, useRef, useSyncExternalStore } from 'react';
+
+/** One key and what it does on the screen that is open. */
+export type Key = { key: string; label: string; act: () => void; off?: boolean };
+
+const screens = new Set<{ keys: Key[] }>();
+const listeners = new Set<() => void>();
+let listed: Key[] = [];
+
+function renew() {
+  listed = [...screens].flatMap((screen) => screen.keys.filter((key) => !key.off));
+  for (const listener of listeners) {
+    listener();
+  }
+}
+
+function typing(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+}
+
+function pressed(event: KeyboardEvent) {
+  if (event.altKey || event.ctrlKey || event.metaKey || typing(event.target)) {
+    return;
+  }
+  const name = event.key === ' ' ? 'Space' : event.key.length === 1 ? event.key.toUpperCase() : event.key;
+  // A focused button keeps its own Space and Enter, but for the one act that is the screen's main key.
+  const key = listed.find((one) => one.key === name);
+  if (key && !event.repeat) {
+    event.preventDefault();
+    key.act();
+  }
+}
+
+window.addEventListener('keydown', pressed);
+
+/** Gives the screen its keys while it is shown. */
+export function useKeys(keys: Key[]) {
+  const screen = useRef<{ keys: Key[] }>({ keys });
+  screen.current.keys = keys;
+  useEffect(() => {
+    const own = screen.current;
+    screens.add(own);
+    renew();
+    return () => {
+      screens.delete(own);
+      renew();
+    };
+  }, []);
+  // What a key does changes with every render; who listens to the list does not.
+  useEffect(renew);
+}
+
+export function useListedKeys(): Key[] {
+  return useSyncExternalStore(
+    (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    () => listed,
+  );
+}

@@ -1,0 +1,72 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { useKeys } from '../app/keys';
+import { Act } from '../parts/Buttons';
+import { Empty, Loaded } from '../parts/States';
+import { Tag } from '../parts/Tag';
+
+/** What is open on a bench now, and what could be opened next. */
+export default function BenchRoom() {
+  const rack = useQuery({ queryKey: ['rack'], queryFn: () => answer(api.GET('/api/rack')) });
+  return <Loaded query={rack}>{(now) => <Benches rack={now} />}</Loaded>;
+}
+
+function Benches({ rack }: { rack: Schemas['Rack'] }) {
+  const navigate = useNavigate();
+  const all = [...rack.next, ...rack.waiting];
+  const open = all.filter((row) => row.opened);
+  const next = rack.next.filter((row) => !row.opened).slice(0, 5);
+  const listed = [...open, ...next];
+  useKeys(
+    listed.slice(0, 9).map((row, n) => ({
+      key: String(n + 1),
+      label: `To the bench with ${row.tag}`,
+      act: () => navigate(`/bench/${row.jobId}`),
+    })),
+  );
+  const line = (row: Schemas['RackRow']) => (
+    <Box
+      key={row.jobId}
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', md: '120px 1fr 150px' }}
+      gap="14px"
+      alignItems="center"
+      borderTop="1px solid"
+      borderColor="line"
+      py="10px"
+      fontSize="18px"
+    >
+      <Tag text={row.tag} size={18} />
+      <Box minW={0}>
+        <b>{row.model}</b> {row.revision} · {row.owner ?? 'resale'}
+        <Box color="muted" fontSize="16px">
+          {row.status.words}
+        </Box>
+      </Box>
+      <Act
+        look={row.opened ? 'main' : 'plain'}
+        minH="52px"
+        keyName={listed.indexOf(row) < 9 ? String(listed.indexOf(row) + 1) : undefined}
+        onClick={() => navigate(`/bench/${row.jobId}`)}
+      >
+        {row.opened ? 'Go on' : 'Start'}
+      </Act>
+    </Box>
+  );
+  return (
+    <Box p="16px 22px" maxW="1000px">
+      <chakra.h1 mb="8px">Open now</chakra.h1>
+      {open.length === 0 && (
+        <Empty>Nothing is open. What is opened here stays listed until it is closed up.</Empty>
+      )}
+      {open.map(line)}
+      <chakra.h1 mt="22px" mb="8px">
+        Next to open
+      </chakra.h1>
+      {next.length === 0 && <Empty>Nothing waits to be opened.</Empty>}
+      {next.map(line)}
+    </Box>
+  );
+}

@@ -1,0 +1,60 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+
+/** How much is off, how far the way is, and the way back to the job sheet. */
+export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
+  const next = bench.steps.find((step) => step.id === bench.nextIn);
+  return (
+    <Box
+      gridColumn="1 / -1"
+      borderTop="1px solid"
+      borderColor="matGrid"
+      bg="matDeep"
+      display="flex"
+      flexWrap="wrap"
+      alignItems="center"
+      px="24px"
+      py="10px"
+      gap="28px"
+      minH="80px"
+    >
+      <Box>
+        <Box fontSize="14px" color="chalkDust">
+          Off the unit
+        </Box>
+        <Box fontFamily="mono" fontWeight={600} fontSize="20px" color="#F2D38C" data-testid="off">
+          {bench.tallyWords}
+        </Box>
+      </Box>
+      <Box>
+        <Box fontSize="14px" color="chalkDust" mb="4px">
+          Steps in: {bench.steps.filter((step) => step.open).length} of {bench.steps.length}
+        </Box>
+        <Box display="flex" gap="5px" aria-hidden="true">
+          {bench.steps.map((step) => (
+            <Box
+              key={step.id}
+              w="22px"
+              h="9px"
+              borderRadius="2px"
+              bg={step.open ? 'brassLight' : '#28604F'}
+              outline={step === next ? '2px solid white' : undefined}
+              outlineOffset="2px"
+            />
+          ))}
+        </Box>
+      </Box>
+      <Box ml="auto" textAlign="right">
+        <Box fontSize="14px" color="chalkDust">
+          {bench.status.words}
+        </Box>
+        <Link to={`/jobs/${bench.jobId}`}>
+          <chakra.span color="brassLight" textDecoration="underline">
+            Job sheet of {bench.tag}
+          </chakra.span>
+        </Link>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,89 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import { Act } from '../parts/Buttons';
+import { Counter } from './Counter';
+import { inAccount } from './heaps';
+
+type Found = Schemas['TakenOff'];
+
+/** Counted otherwise than the notes say: what is missing or broken is said, the rest is off. */
+export function FoundOtherwise({
+  step,
+  busy,
+  leave,
+  enter,
+}: {
+  step: Schemas['StepView'];
+  busy: boolean;
+  leave: () => void;
+  enter: (found: Found[]) => void;
+}) {
+  const there = (thing: Schemas['ThingView']) => inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED');
+  const things = step.things.filter((thing) => there(thing) > 0);
+  const [found, setFound] = useState<Found[]>(
+    things.map((thing) => ({ thing: thing.id, toTray: there(thing), missing: 0, broken: 0 })),
+  );
+  function say(id: string, of: number, part: Partial<Found>) {
+    setFound((now) =>
+      now.map((one) => {
+        if (one.thing !== id) {
+          return one;
+        }
+        const next = { ...one, ...part };
+        // What is neither missing nor broken is off.
+        return { ...next, toTray: of - next.missing - next.broken };
+      }),
+    );
+  }
+  return (
+    <Box display="grid" gap="10px">
+      {things.map((thing) => {
+        const one = found.find((each) => each.thing === thing.id) as Found;
+        const of = there(thing);
+        return (
+          <Box key={thing.id} border="1px solid" borderColor="#28604F" borderRadius="sm" p="8px 12px">
+            <chakra.b fontSize="17px">{thing.label}</chakra.b>
+            <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="8px" alignItems="end">
+              <Box textAlign="center">
+                <Box fontSize="14px" color="chalkDust">
+                  off
+                </Box>
+                <Box fontFamily="mono" fontWeight={600} fontSize="20px" h="44px" lineHeight="44px">
+                  {one.toTray}
+                </Box>
+              </Box>
+              <Counter
+                label="missing"
+                value={one.missing}
+                most={of - one.broken}
+                set={(missing) => say(thing.id, of, { missing })}
+              />
+              <Counter
+                label="broken"
+                value={one.broken}
+                most={of - one.missing}
+                set={(broken) => say(thing.id, of, { broken })}
+              />
+            </Box>
+          </Box>
+        );
+      })}
+      <Box display="flex" gap="9px">
+        <Act
+          look="benchMain"
+          flex="1"
+          minH="56px"
+          fontSize="19px"
+          disabled={busy}
+          onClick={() => enter(found)}
+        >
+          That is what I found
+        </Act>
+        <Act look="bench" minH="56px" onClick={leave}>
+          Leave it
+        </Act>
+      </Box>
+    </Box>
+  );
+}

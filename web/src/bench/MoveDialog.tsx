@@ -1,0 +1,134 @@
+import { Box, Dialog, Portal } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { Act } from '../parts/Buttons';
+import { Pick, Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+import { Counter } from './Counter';
+import { type Account, accountWords, inAccount } from './heaps';
+
+export type Pointed = { thing: Schemas['ThingView']; from: Account };
+
+/** What can become of a thing that is off the unit; the server has the last word. */
+const NEXT: Partial<Record<Account, [Account, string][]>> = {
+  TRAY: [
+    ['FITTED', 'Back in its place'],
+    ['LOST', 'Cannot be found'],
+    ['BROKEN', 'Broken'],
+    ['REPLACED', 'Replaced by another'],
+    ['LEFT_OUT', 'Leave it out'],
+  ],
+  MISSING_ON_ARRIVAL: [
+    ['TRAY', 'Found: it is on the mat'],
+    ['REPLACED', 'Replaced by another'],
+    ['LEFT_OUT', 'Leave it out'],
+  ],
+  LOST: [
+    ['TRAY', 'Found: it is on the mat'],
+    ['REPLACED', 'Replaced by another'],
+    ['LEFT_OUT', 'Leave it out'],
+  ],
+  BROKEN: [
+    ['REPLACED', 'Replaced by another'],
+    ['LEFT_OUT', 'Leave it out'],
+  ],
+  LEFT_OUT: [
+    ['TRAY', 'It goes back after all'],
+    ['REPLACED', 'Replaced by another'],
+  ],
+};
+
+/** One thing on the mat was pointed at: where does it go? */
+export function MoveDialog({
+  pointed,
+  close,
+  move,
+  busy,
+  error,
+}: {
+  pointed?: Pointed;
+  close: () => void;
+  move: (move: Schemas['MoveSaid']) => void;
+  busy: boolean;
+  error: unknown;
+}) {
+  const parts = useQuery({
+    queryKey: ['parts'],
+    queryFn: () => answer(api.GET('/api/parts')),
+    enabled: !!pointed,
+  });
+  const [count, setCount] = useState(1);
+  const [reason, setReason] = useState('');
+  const [partId, setPartId] = useState<number>();
+  const there = pointed ? inAccount(pointed.thing, pointed.from) : 0;
+  return (
+    <Dialog.Root open={pointed !== undefined} onOpenChange={(now) => !now.open && close()} size="sm">
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          {pointed && (
+            <Dialog.Content bg="matDeep" color="bone" borderRadius="sm" data-bench="">
+              <Dialog.Header>
+                <Dialog.Title>
+                  {pointed.thing.label}, {there} {accountWords[pointed.from]}
+                </Dialog.Title>
+              </Dialog.Header>
+              <Dialog.Body display="grid" gap="12px">
+                {there > 1 && (
+                  <Counter
+                    label="how many"
+                    value={count}
+                    most={there}
+                    set={(n) => setCount(Math.max(1, n))}
+                  />
+                )}
+                <Text
+                  label="Why (must be said when it is left out)"
+                  value={reason}
+                  onChange={(event) => setReason(event.target.value)}
+                />
+                <Pick
+                  label="If replaced: from which drawer"
+                  compact
+                  value={partId ?? ''}
+                  onChange={(event) => setPartId(Number(event.target.value) || undefined)}
+                >
+                  <option value="">not from a drawer</option>
+                  {parts.data
+                    ?.filter((part) => part.count > 0)
+                    .map((part) => (
+                      <option key={part.id} value={part.id}>
+                        {part.name} · drawer {part.drawer} · {part.count} left
+                      </option>
+                    ))}
+                </Pick>
+                <Box display="grid" gap="8px">
+                  {NEXT[pointed.from]?.map(([to, words]) => (
+                    <Act
+                      key={to}
+                      look="bench"
+                      minH="48px"
+                      disabled={busy}
+                      onClick={() =>
+                        move({ thing: pointed.thing.id, from: pointed.from, to, count, reason, partId })
+                      }
+                    >
+                      {words}
+                    </Act>
+                  ))}
+                </Box>
+                <Trouble error={error} />
+              </Dialog.Body>
+              <Dialog.Footer>
+                <Act look="bench" onClick={close}>
+                  Leave it
+                </Act>
+              </Dialog.Footer>
+            </Dialog.Content>
+          )}
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,122 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { Act } from '../parts/Buttons';
+import { Pick, Text } from '../parts/Fields';
+import { Counter } from './Counter';
+import { accountWords, inAccount } from './heaps';
+
+type Settled = Schemas['ThingOut'];
+
+const OFF = ['TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN'] as const;
+
+function off(thing: Schemas['ThingView']): number {
+  return OFF.reduce((sum, account) => sum + inAccount(thing, account), 0);
+}
+
+/** On the way out: how many go back, are replaced from a drawer, or stay out with a reason. */
+export function NotAllBack({
+  step,
+  busy,
+  leave,
+  enter,
+}: {
+  step: Schemas['StepView'];
+  busy: boolean;
+  leave: () => void;
+  enter: (settled: Settled[]) => void;
+}) {
+  const parts = useQuery({ queryKey: ['parts'], queryFn: () => answer(api.GET('/api/parts')) });
+  const things = step.things.filter((thing) => off(thing) > 0);
+  const [said, setSaid] = useState<Settled[]>(
+    things.map((thing) => ({
+      thing: thing.id,
+      back: inAccount(thing, 'TRAY'),
+      replaced: 0,
+      leftOut: 0,
+      reason: '',
+    })),
+  );
+  const say = (id: string, part: Partial<Settled>) =>
+    setSaid((now) => now.map((one) => (one.thing === id ? { ...one, ...part } : one)));
+  return (
+    <Box display="grid" gap="10px">
+      {things.map((thing) => {
+        const one = said.find((each) => each.thing === thing.id) as Settled;
+        const rest = off(thing) - one.back - one.replaced - one.leftOut;
+        return (
+          <Box key={thing.id} border="1px solid" borderColor="#28604F" borderRadius="sm" p="8px 12px">
+            <chakra.b fontSize="17px">{thing.label}</chakra.b>
+            <chakra.span color="chalkDust" fontSize="15px">
+              {' '}
+              {OFF.filter((account) => inAccount(thing, account) > 0)
+                .map((account) => `${inAccount(thing, account)} ${accountWords[account]}`)
+                .join(', ')}
+            </chakra.span>
+            <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="6px">
+              <Counter
+                label="back in"
+                value={one.back}
+                most={Math.min(inAccount(thing, 'TRAY'), one.back + rest)}
+                set={(back) => say(thing.id, { back })}
+              />
+              <Counter
+                label="replaced"
+                value={one.replaced}
+                most={one.replaced + rest}
+                set={(replaced) => say(thing.id, { replaced })}
+              />
+              <Counter
+                label="left out"
+                value={one.leftOut}
+                most={one.leftOut + rest}
+                set={(leftOut) => say(thing.id, { leftOut })}
+              />
+            </Box>
+            {one.replaced > 0 && (
+              <Pick
+                label="From which drawer"
+                compact
+                value={one.partId ?? ''}
+                onChange={(event) => say(thing.id, { partId: Number(event.target.value) || undefined })}
+              >
+                <option value="">not from a drawer</option>
+                {parts.data
+                  ?.filter((part) => part.count >= one.replaced)
+                  .map((part) => (
+                    <option key={part.id} value={part.id}>
+                      {part.name} · drawer {part.drawer} · {part.count} left
+                    </option>
+                  ))}
+              </Pick>
+            )}
+            {one.leftOut > 0 && (
+              <Text
+                label="Why is it left out"
+                compact
+                value={one.reason}
+                onChange={(event) => say(thing.id, { reason: event.target.value })}
+              />
+            )}
+          </Box>
+        );
+      })}
+      <Box display="flex" gap="9px">
+        <Act
+          look="benchMain"
+          flex="1"
+          minH="56px"
+          fontSize="19px"
+          disabled={busy}
+          onClick={() => enter(said)}
+        >
+          That is what went back
+        </Act>
+        <Act look="bench" minH="56px" onClick={leave}>
+          Leave it
+        </Act>
+      </Box>
+    </Box>
+  );
+}

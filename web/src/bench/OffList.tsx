@@ -1,0 +1,66 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+import { fastenerWords } from '../api/words';
+import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
+
+type Thing = Schemas['ThingView'];
+const SCALE = 5;
+
+/** What a step takes off or puts back, drawn to scale with its words beside it. */
+export function OffList({
+  step,
+  way,
+  count,
+}: {
+  step: Schemas['StepView'];
+  way: 'IN' | 'OUT';
+  count: (thing: Thing) => number;
+}) {
+  const things = step.things.filter((thing) => count(thing) > 0);
+  if (step.things.length === 0) {
+    return <Box color="chalkDust">Nothing comes off in this step.</Box>;
+  }
+  return (
+    <Box bg="matDeep" border="1px solid" borderColor="#28604F" borderRadius="sm" p="10px 14px">
+      <Box color="chalkDust" fontSize="15px" mb="4px">
+        {way === 'IN' ? 'Comes off' : things.length > 0 ? 'Goes back' : 'Nothing of this step is in the tray'}
+      </Box>
+      {things.map((thing) => (
+        <Line key={thing.id} thing={thing} count={count(thing)} />
+      ))}
+    </Box>
+  );
+}
+
+function Line({ thing, count }: { thing: Thing; count: number }) {
+  const width =
+    thing.group && thing.shape ? Math.min(170, fastenerWidthMm(thing.group, thing.shape) * SCALE + 10) : 0;
+  const height = thing.shape ? Math.max(34, thing.shape.headDiameterMm * SCALE + 8) : 30;
+  return (
+    <Box display="flex" alignItems="center" gap="12px" py="3px">
+      <chakra.span
+        fontFamily="mono"
+        fontWeight={600}
+        fontSize="18px"
+        color="#F2D38C"
+        w="48px"
+        whiteSpace="nowrap"
+      >
+        {count} ×
+      </chakra.span>
+      {thing.group && thing.shape && (
+        <svg width={width} height={height} aria-hidden="true">
+          <Fastener group={thing.group} shape={thing.shape} scale={SCALE} x={3} y={height / 2} />
+        </svg>
+      )}
+      <Box fontSize="16px" minW={0}>
+        {thing.label}
+        <Box color="chalkDust" fontSize="14.5px">
+          {thing.group
+            ? fastenerWords(thing.group)
+            : thing.hint || (thing.kind === 'CONNECTOR' ? 'plug' : 'loose piece')}
+        </Box>
+      </Box>
+    </Box>
+  );
+}

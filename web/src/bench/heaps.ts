@@ -1,0 +1,70 @@
+import type { Schemas } from '../api/client';
+import type { Heap, Lying } from '../drawing/matLayout';
+
+type Step = Schemas['StepView'];
+type Thing = Schemas['ThingView'];
+export type Account = Schemas['MoveSaid']['from'];
+
+export function inAccount(thing: Thing, account: Account): number {
+  return thing.accounts[account] ?? 0;
+}
+
+/** What lies on the mat, a heap a step; and what the coming step will add, as a ghost. */
+export function heaps(steps: Step[], coming?: Step): Heap[] {
+  const lying = steps
+    .map((step) => heap(step, (thing) => inAccount(thing, 'TRAY'), false))
+    .filter((one) => one.lying.length > 0);
+  const ghost = coming
+    ? heap(coming, (thing) => inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED'), true)
+    : undefined;
+  return ghost && ghost.lying.length > 0 ? [...lying, ghost] : lying;
+}
+
+function heap(step: Step, count: (thing: Thing) => number, ghost: boolean): Heap {
+  const lying: Lying[] = step.things
+    .map((thing) => ({ thing, count: count(thing) }))
+    .filter((one) => one.count > 0);
+  return { key: step.id + (ghost ? ' coming' : ''), label: step.title, lying, ghost };
+}
+
+const ABSENT: Account[] = ['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'LEFT_OUT'];
+
+export type Absent = { thing: Thing; account: Account; count: number };
+
+/** What is neither in its place nor on the mat. */
+export function absent(steps: Step[]): Absent[] {
+  return steps.flatMap((step) =>
+    step.things.flatMap((thing) =>
+      ABSENT.map((account) => ({ thing, account, count: inAccount(thing, account) })).filter(
+        (one) => one.count > 0,
+      ),
+    ),
+  );
+}
+
+export const accountWords: Record<Account, string> = {
+  FITTED: 'fitted',
+  TRAY: 'in the tray',
+  MISSING_ON_ARRIVAL: 'missing on arrival',
+  LOST: 'lost',
+  BROKEN: 'broken',
+  REPLACED: 'replaced',
+  LEFT_OUT: 'left out',
+};
+
+/** "4 fasteners, 1 plug, 1 loose". */
+export function countWords(things: { kind: Thing['kind']; count: number }[]): string {
+  const sum = (kind: Thing['kind']) =>
+    things.filter((one) => one.kind === kind).reduce((n, one) => n + one.count, 0);
+  const said: [number, string, string][] = [
+    [sum('FASTENER'), 'fastener', 'fasteners'],
+    [sum('CONNECTOR'), 'plug', 'plugs'],
+    [sum('PIECE'), 'loose piece', 'loose pieces'],
+  ];
+  return (
+    said
+      .filter(([n]) => n > 0)
+      .map(([n, one, many]) => `${n} ${n === 1 ? one : many}`)
+      .join(', ') || 'nothing'
+  );
+}

@@ -1,0 +1,262 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api, Problem, type Schemas } from '../api/client';
+import { Act, Chip } from '../parts/Buttons';
+import { Pick, Row, Text } from '../parts/Fields';
+import { Loaded, Trouble } from '../parts/States';
+import { Tag } from '../parts/Tag';
+import { type Arrival, ArrivalFields, NOTHING_SAID } from './ArrivalFields';
+import { Known } from './Known';
+import { OwnerField } from './OwnerField';
+import { useCounter } from './useCounter';
+
+type Form = {
+  seen: string;
+  unitId?: number;
+  serial: string;
+  modelId?: number;
+  revisionId?: number;
+  ownership: 'CUSTOMER' | 'RESALE';
+  ownerId?: number;
+  ownerName: string;
+  ownerContact: string;
+  slot?: string;
+  due: string;
+  arrival: Arrival;
+};
+
+const BLANK: Form = {
+  seen: '',
+  serial: '',
+  ownership: 'CUSTOMER',
+  ownerName: '',
+  ownerContact: '',
+  due: '',
+  arrival: NOTHING_SAID,
+};
+
+export default function CheckInPage() {
+  const counter = useCounter();
+  const models = useQuery({ queryKey: ['models'], queryFn: () => answer(api.GET('/api/models')) });
+  return (
+    <Loaded query={counter}>
+      {(start) => <Loaded query={models}>{(all) => <Counter counter={start} models={all} />}</Loaded>}
+    </Loaded>
+  );
+}
+
+/** The end of the day that was named, by the clock of the shop. */
+function endOf(due: string): string | undefined {
+  return due ? new Date(`${due}T18:00`).toISOString() : undefined;
+}
+
+function Counter({ counter, models }: { counter: Schemas['Counter']; models: Schemas['ModelView'][] }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [form, setForm] = useState<Form>(BLANK);
+  const set = (part: Partial<Form>) => setForm((now) => ({ ...now, ...part }));
+  const slot = form.slot ?? counter.freeSlots[0] ?? '';
+  const revisions = models.find((view) => view.model.id === form.modelId)?.revisions ?? [];
+  const revision = form.revisionId ?? (revisions.length === 1 ? revisions[0]?.id : undefined);
+
+  const found = useQuery({
+    queryKey: ['units', form.seen.trim()],
+    queryFn: () => answer(api.GET('/api/units', { params: { query: { find: form.seen.trim() } } })),
+    enabled: form.seen.trim().length > 1,
+  });
+  const known = found.data?.[0];
+  useEffect(() => {
+    // Seen before: nothing of it is asked twice.
+    if (known && form.unitId !== known.unit.id) {
+      const last = known.stays[0];
+      set({
+        unitId: known.unit.id,
+        serial: known.unit.serial,
+        revisionId: known.unit.revisionId,
+        modelId: last?.modelId,
+        ownership: last?.ownership ?? 'CUSTOMER',
+        ownerId: last?.owner?.id,
+        ownerName: last?.owner?.name ?? '',
+      });
+    }
+  });
+
+  const words = useCounter(revision).data?.symptoms ?? counter.symptoms;
+  const notes = useQuery({
+    queryKey: ['notes', revision],
+    queryFn: () =>
+      answer(
+        api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision as number } } }),
+      ),
+    enabled: revision !== undefined,
+  });
+
+  const take = useMutation({
+    mutationFn: (_next: boolean) =>
+      answer(
+        api.POST('/api/jobs', {
+          body: {
+            unitId: form.unitId,
+            serial: form.serial,
+            revisionId: revision as number,
+            ownership: form.ownership,
+            ownerId: form.ownerId,
+            ownerName: form.ownerName,
+            ownerContact: form.ownerContact,
+            slot: slot || undefined,
+            due: endOf(form.due),
+            arrival: form.arrival,
+          },
+        }),
+      ),
+    onSuccess: (taken, next) => {
+      client.invalidateQueries();
+      if (next) {
+        setForm(BLANK);
+      } else {
+        navigate(`/jobs/${taken.jobId}`);
+      }
+    },
+  });
+  const problem = (field: string) =>
+    take.error instanceof Problem
+      ? take.error.fields.find((one) => one.field.startsWith(field))?.message
+      : undefined;
+
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '600px 1fr' }} flex="1">
+      <chakra.form
+        bg="card"
+        p="14px 24px"
+        borderRight="1px solid"
+        borderColor="line"
+        overflowY="auto"
+        maxH={{ lg: 'calc(100vh - 48px)' }}
+        onSubmit={(event) => {
+          event.preventDefault();
+          take.mutate(false);
+        }}
+        onKeyDown={(event) => {
+          if (event.ctrlKey && event.key === 'Enter') {
+            event.preventDefault();
+            take.mutate(false);
+          }
+        }}
+      >
+        <Box display="flex" justifyContent="space-between" alignItems="center" mb="8px">
+          <chakra.h1>Coming in</chakra.h1>
+          <Tag text={known?.unit.tag ?? counter.nextTag} />
+        </Box>
+        <Row name="Seen before?">
+          <Text
+            label="Tag or serial, typed or scanned"
+            compact
+            autoFocus
+            value={form.seen}
+            onChange={(event) => set({ seen: event.target.value, unitId: undefined })}
+            onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
+            hint={
+              form.seen.trim().length > 1 && found.isSuccess && !known
+                ? 'Not seen before: it gets a new tag.'
+                : undefined
+            }
+          />
+        </Row>
+        <Row name="Owner">
+          <OwnerField
+            ownership={form.ownership}
+            ownerId={form.ownerId}
+            name={form.ownerName}
+            contact={form.ownerContact}
+            problem={problem('owner')}
+            change={set}
+          />
+        </Row>
+        <Row name="Unit">
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+            <Pick
+              label="Model"
+              compact
+              value={form.modelId ?? ''}
+              onChange={(event) =>
+                set({ modelId: Number(event.target.value) || undefined, revisionId: undefined })
+              }
+            >
+              <option value="">pick a model</option>
+              {models.map(({ model }) => (
+                <option key={model.id} value={model.id}>
+                  {model.maker} {model.name}
+                </option>
+              ))}
+            </Pick>
+            <Text
+              label="Serial"
+              compact
+              value={form.serial}
+              problem={problem('serial')}
+              onChange={(event) => set({ serial: event.target.value })}
+              onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
+            />
+          </Box>
+          <Box display="flex" flexWrap="wrap" gap="6px" mt="6px">
+            {revisions.map((one) => (
+              <Chip key={one.id} on={revision === one.id} onClick={() => set({ revisionId: one.id })}>
+                {one.name}
+                {one.tellApart && ` · ${one.tellApart}`}
+              </Chip>
+            ))}
+          </Box>
+          {models.length === 0 && <Box color="muted">No models yet: make one under Models first.</Box>}
+          {problem('revisionId') && (
+            <Box color="hazard" role="alert">
+              Pick the model and its revision.
+            </Box>
+          )}
+        </Row>
+        <ArrivalFields
+          said={form.arrival}
+          say={(arrival) => set({ arrival })}
+          words={words}
+          steps={notes.data?.steps ?? []}
+        />
+        <Row name="Slot, due">
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+            <Pick
+              label="Slot"
+              compact
+              value={slot}
+              problem={problem('slot')}
+              onChange={(event) => set({ slot: event.target.value })}
+            >
+              <option value="">not on the rack</option>
+              {counter.freeSlots.map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </Pick>
+            <Text
+              label="Promised for"
+              compact
+              type="date"
+              value={form.due}
+              onChange={(event) => set({ due: event.target.value })}
+            />
+          </Box>
+        </Row>
+        <Trouble error={take.error} />
+        <Box display="flex" gap="10px" mt="10px">
+          <Act look="main" type="submit" keyName="Ctrl Enter" disabled={take.isPending}>
+            {take.isPending ? 'Taking it in…' : 'Take it in'}
+          </Act>
+          <Act disabled={take.isPending} onClick={() => take.mutate(true)}>
+            Take in, and the next
+          </Act>
+        </Box>
+      </chakra.form>
+      <Box p="14px 24px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
+        <Known unit={known} revision={revision} notes={notes.data} />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,236 @@
+import { colours } from '../theme';
+import { Fastener } from './Fastener';
+import { Lettering } from './Lettering';
+import { type Cell, type Heap, type Lying, layOut, MAT_WIDTH, type Placed } from './matLayout';
+
+/** The cutting mat with everything that is off the unit, drawn from its data to one scale. */
+export function Mat({
+  heaps,
+  height,
+  pick,
+}: {
+  heaps: Heap[];
+  /** pixels there are; the scale shrinks to fit, and below the smallest scale the mat grows */
+  height: number;
+  /** called when something on the mat is pointed at */
+  pick?: (lying: Lying, heap: Heap) => void;
+}) {
+  const layout = layOut(heaps, height);
+  const five = layout.scale * 5;
+  return (
+    <svg
+      viewBox={`0 0 ${MAT_WIDTH} ${layout.height}`}
+      width="100%"
+      role="group"
+      aria-label="The mat"
+      style={{ display: 'block', minWidth: 480 }}
+    >
+      <defs>
+        <pattern id="grid" width={five} height={five} patternUnits="userSpaceOnUse">
+          <path d={`M${five} 0H0V${five}`} fill="none" stroke={colours.matGrid} />
+        </pattern>
+        <pattern id="gridBold" width={five * 5} height={five * 5} patternUnits="userSpaceOnUse">
+          <path d={`M${five * 5} 0H0V${five * 5}`} fill="none" stroke="#2C6453" strokeWidth={1.4} />
+        </pattern>
+      </defs>
+      <rect width={MAT_WIDTH} height={layout.height} fill={colours.matSurface} />
+      <rect width={MAT_WIDTH} height={layout.height} fill="url(#grid)" />
+      <rect width={MAT_WIDTH} height={layout.height} fill="url(#gridBold)" />
+      {layout.cells.map((cell) => (
+        <CellDrawing key={cell.heap.key} cell={cell} scale={layout.scale} pick={pick} />
+      ))}
+      <Ruler x={MAT_WIDTH - EDGE_RIGHT - layout.scale * 15} y={layout.height - 16} scale={layout.scale} />
+    </svg>
+  );
+}
+
+const EDGE_RIGHT = 64;
+
+function Ruler({ x, y, scale }: { x: number; y: number; scale: number }) {
+  return (
+    <g transform={`translate(${x} ${y})`}>
+      <path d={`M0 -4V4M0 0H${scale * 15}M${scale * 15} -4V4`} stroke={colours.chalkDust} />
+      <Lettering x={scale * 15 + 7} y={4} hand size={12} fill={colours.chalkDust}>
+        15 mm
+      </Lettering>
+    </g>
+  );
+}
+
+function CellDrawing({
+  cell,
+  scale,
+  pick,
+}: {
+  cell: Cell;
+  scale: number;
+  pick?: (lying: Lying, heap: Heap) => void;
+}) {
+  const { heap, x, y, width, height } = cell;
+  return (
+    <g>
+      <rect
+        x={x}
+        y={y}
+        width={width}
+        height={height}
+        rx={3}
+        fill={heap.ghost ? '#17483C' : colours.matSurface}
+        fillOpacity={heap.ghost ? 1 : 0.55}
+        stroke={heap.ghost ? colours.brassLight : colours.matLine}
+        strokeWidth={heap.ghost ? 2 : 1}
+        strokeDasharray={heap.ghost ? '7 5' : undefined}
+      />
+      {cell.placed.map((placed) => (
+        <Group
+          key={placed.lying.thing.id}
+          placed={placed}
+          heap={heap}
+          scale={scale}
+          width={width}
+          pick={pick}
+        />
+      ))}
+      <Label x={x + 10} y={y - 13} text={heap.label} />
+      <Lettering x={x + width - 10} y={y + height - 9} textAnchor="end" size={14} fill={colours.chalkDust}>
+        {summary(heap)}
+      </Lettering>
+    </g>
+  );
+}
+
+/** What is in the cell, in words: also what a screen reader says of it. */
+function summary(heap: Heap): string {
+  const count = (kind: string) =>
+    heap.lying.filter((lying) => lying.thing.kind === kind).reduce((sum, lying) => sum + lying.count, 0);
+  const said = [
+    [count('FASTENER'), 'fastener', 'fasteners'],
+    [count('CONNECTOR'), 'plug', 'plugs'],
+    [count('PIECE'), 'loose', 'loose'],
+  ] as const;
+  const words = said.filter(([n]) => n > 0).map(([n, one, many]) => `${n} ${n === 1 ? one : many}`);
+  return `${words.join(', ')}${heap.ghost ? ' to come' : ''}`;
+}
+
+function Label({ x, y, text }: { x: number; y: number; text: string }) {
+  const shown = text.length > 34 ? `${text.slice(0, 33)}…` : text;
+  const wide = shown.length * 8.6 + 22;
+  return (
+    <g transform={`translate(${x} ${y}) rotate(-0.8)`}>
+      <path
+        d={`M0 3L4 0L9 3H${wide - 6}L${wide} 0L${wide - 3} 13L${wide} 26L${wide - 5} 24H5L1 27L-1 14Z`}
+        fill={colours.tape}
+      />
+      <Lettering x={11} y={18} hand bold size={14} fill="#2B2614">
+        {shown}
+      </Lettering>
+    </g>
+  );
+}
+
+function Group({
+  placed,
+  heap,
+  scale,
+  width,
+  pick,
+}: {
+  placed: Placed;
+  heap: Heap;
+  scale: number;
+  width: number;
+  pick?: (lying: Lying, heap: Heap) => void;
+}) {
+  const { lying, spots, rowHeight } = placed;
+  const first = spots[0];
+  const last = spots[spots.length - 1];
+  if (!first || !last) {
+    return null;
+  }
+  const act = pick && !heap.ghost ? () => pick(lying, heap) : undefined;
+  const area = {
+    x: first.x - 8,
+    y: first.y - rowHeight / 2,
+    width: width - 20,
+    height: last.y - first.y + rowHeight,
+  };
+  return (
+    <g
+      role={act ? 'button' : 'img'}
+      tabIndex={act ? 0 : undefined}
+      aria-label={`${lying.count} × ${lying.thing.label}${act ? ', in the tray' : ''}`}
+      opacity={heap.ghost ? 0.42 : 1}
+      style={{ cursor: act ? 'pointer' : undefined }}
+      onClick={act}
+      onKeyDown={(event) => event.key === 'Enter' && act?.()}
+    >
+      <rect {...area} fill="transparent" rx={3} />
+      {spots.map((spot, n) => (
+        <One key={n} lying={lying} x={spot.x} y={spot.y} scale={scale} turn={tilt(lying.thing.id, n)} />
+      ))}
+    </g>
+  );
+}
+
+/** Nothing lies quite straight on a real mat; the same screw always lies the same way. */
+function tilt(id: string, n: number): number {
+  let hash = n * 7919;
+  for (const letter of id) {
+    hash = (hash * 31 + letter.charCodeAt(0)) % 10007;
+  }
+  return ((hash % 100) / 100 - 0.5) * 8;
+}
+
+function One({
+  lying,
+  x,
+  y,
+  scale,
+  turn,
+}: {
+  lying: Lying;
+  x: number;
+  y: number;
+  scale: number;
+  turn: number;
+}) {
+  const { thing } = lying;
+  if (thing.group && thing.shape) {
+    return <Fastener group={thing.group} shape={thing.shape} scale={scale} x={x} y={y} turn={turn} />;
+  }
+  const label = thing.label.length > 18 ? `${thing.label.slice(0, 17)}…` : thing.label;
+  return (
+    <g transform={`translate(${x} ${y - 14})`}>
+      {thing.kind === 'CONNECTOR' ? <Plug /> : <Piece />}
+      <Lettering y={34} size={14} fill={colours.bone}>
+        {label}
+      </Lettering>
+    </g>
+  );
+}
+
+/** A plug with the mark on its first wire. */
+function Plug() {
+  return (
+    <g transform="translate(0 -8)">
+      <rect width={50} height={18} rx={3} fill={colours.bone} stroke="#8B9497" />
+      {[0, 1, 2, 3, 4].map((n) => (
+        <path
+          key={n}
+          d={`M${9 + n * 8} 18V29`}
+          stroke={n === 0 ? colours.hazardLight : '#8FA49C'}
+          strokeWidth={4}
+        />
+      ))}
+    </g>
+  );
+}
+
+function Piece() {
+  return (
+    <g transform="translate(13 6)">
+      <circle r={12} fill="#C9CFD1" stroke="#7F888B" />
+      <circle r={4.5} fill={colours.matSurface} stroke="#7F888B" />
+    </g>
+  );
+}

@@ -1,0 +1,76 @@
+import type { Schemas } from '../api/client';
+import { fastenerWidthMm } from './Fastener';
+
+type Thing = Schemas['ThingView'];
+
+/** Some of one thing, to be laid on the mat. */
+export type Lying = { thing: Thing; count: number };
+
+/** What is laid together: the things of one step. */
+export type Heap = { key: string; label: string; lying: Lying[]; ghost: boolean };
+
+export type Placed = { lying: Lying; spots: { x: number; y: number }[]; rowHeight: number };
+export type Cell = { heap: Heap; x: number; y: number; width: number; height: number; placed: Placed[] };
+export type Layout = { cells: Cell[]; scale: number; height: number };
+
+export const MAT_WIDTH = 780;
+const COLUMNS = 2;
+const EDGE = 26;
+const GUTTER = 26;
+const LABEL = 30;
+const FOOT = 28;
+const PAD = 18;
+/** Pixels per mm, largest first: the mat takes the largest at which all of it fits. */
+const SCALES = [6.5, 6, 5, 4.2, 3.4, 2.8];
+
+/** Lays every heap into a cell, all to one scale, filling each row in counting order. */
+export function layOut(heaps: Heap[], height: number): Layout {
+  let layout = atScale(heaps, SCALES[0] as number);
+  for (const scale of SCALES) {
+    layout = atScale(heaps, scale);
+    if (layout.height <= height) {
+      break;
+    }
+  }
+  return { ...layout, height: Math.max(layout.height, height) };
+}
+
+function atScale(heaps: Heap[], scale: number): Layout {
+  const width = (MAT_WIDTH - 2 * EDGE - (COLUMNS - 1) * GUTTER) / COLUMNS;
+  const bottoms = new Array<number>(COLUMNS).fill(24);
+  const cells = heaps.map((heap) => {
+    const column = bottoms.indexOf(Math.min(...bottoms));
+    const x = EDGE + column * (width + GUTTER);
+    const y = (bottoms[column] as number) + 14;
+    const { placed, bottom } = place(heap.lying, x + PAD, y + LABEL, width - 2 * PAD, scale);
+    const height = Math.max(96, bottom - y + FOOT);
+    bottoms[column] = y + height + 14;
+    return { heap, x, y, width, height, placed };
+  });
+  return { cells, scale, height: Math.max(...bottoms) + 30 };
+}
+
+function place(all: Lying[], left: number, top: number, width: number, scale: number) {
+  const placed: Placed[] = [];
+  let y = top;
+  for (const lying of all) {
+    const { thing } = lying;
+    const fastener = thing.group && thing.shape;
+    const wide = fastener
+      ? fastenerWidthMm(thing.group as Schemas['FastenerGroup'], thing.shape as Schemas['FastenerShape']) *
+          scale +
+        16
+      : 150;
+    const rowHeight = fastener
+      ? Math.max((thing.shape as Schemas['FastenerShape']).headDiameterMm * scale, 14) + 12
+      : 50;
+    const perRow = Math.max(1, Math.floor((width + 12) / wide));
+    const spots = Array.from({ length: lying.count }, (_, n) => ({
+      x: left + (n % perRow) * wide,
+      y: y + Math.floor(n / perRow) * rowHeight + rowHeight / 2,
+    }));
+    placed.push({ lying, spots, rowHeight });
+    y += Math.ceil(lying.count / perRow) * rowHeight + 4;
+  }
+  return { placed, bottom: y };
+}

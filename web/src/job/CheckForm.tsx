@@ -1,0 +1,128 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { stageWords, verdictWords } from '../api/words';
+import { Act, Chip } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+import { useJobWrite } from './useJobWrite';
+
+type Said = Schemas['CheckSaid'];
+
+const VERDICTS: Said['verdict'][] = ['PASSED', 'FAILED', 'NOT_TESTED'];
+const STAGES: Said['stage'][] = ['ARRIVAL', 'BEFORE_CLOSING', 'AFTER_CLOSING'];
+
+/** A check: what was tried, how, how often, and how it ended. With `corrects` it strikes an earlier one. */
+export function CheckForm({
+  job,
+  stage,
+  corrects,
+  done,
+}: {
+  job: number;
+  stage: Said['stage'];
+  corrects?: Schemas['CheckRow'];
+  done: () => void;
+}) {
+  const [said, say] = useState<Said>(
+    corrects?.check ?? {
+      stage,
+      verdict: 'PASSED',
+      what: '',
+      coversOn: stage !== 'BEFORE_CLOSING',
+      load: '',
+      times: 1,
+      remark: '',
+    },
+  );
+  const [why, setWhy] = useState('');
+  const body: Said = {
+    stage: said.stage,
+    verdict: said.verdict,
+    what: said.what,
+    coversOn: said.coversOn,
+    load: said.load,
+    times: said.verdict === 'NOT_TESTED' ? 0 : Math.max(1, said.times),
+    remark: said.remark,
+  };
+  const write = useJobWrite(
+    () =>
+      answer(
+        corrects
+          ? api.POST('/api/checks/{check}/correction', {
+              params: { path: { check: corrects.id } },
+              body: { why, instead: body },
+            })
+          : api.POST('/api/jobs/{job}/checks', { params: { path: { job } }, body }),
+      ),
+    done,
+  );
+  return (
+    <chakra.form
+      display="grid"
+      gap="8px"
+      aria-label="Check"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write.mutate();
+      }}
+    >
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        {STAGES.map((one) => (
+          <Chip key={one} on={said.stage === one} onClick={() => say({ ...said, stage: one })}>
+            {stageWords[one]}
+          </Chip>
+        ))}
+      </Box>
+      <Text
+        label="What was tried"
+        autoFocus
+        placeholder="loads, plays, throws out"
+        value={said.what}
+        onChange={(event) => say({ ...said, what: event.target.value })}
+      />
+      <Box display="grid" gridTemplateColumns="1fr 90px auto" gap="8px" alignItems="end">
+        <Text
+          label="With which disc, tape or load"
+          compact
+          value={said.load}
+          onChange={(event) => say({ ...said, load: event.target.value })}
+        />
+        <Text
+          label="How often"
+          compact
+          type="number"
+          min={1}
+          max={999}
+          disabled={said.verdict === 'NOT_TESTED'}
+          value={said.times}
+          onChange={(event) => say({ ...said, times: Number(event.target.value) })}
+        />
+        <Chip on={said.coversOn} onClick={() => say({ ...said, coversOn: !said.coversOn })}>
+          covers {said.coversOn ? 'on' : 'off'}
+        </Chip>
+      </Box>
+      <Text
+        label="Remark"
+        compact
+        value={said.remark}
+        onChange={(event) => say({ ...said, remark: event.target.value })}
+      />
+      {corrects && (
+        <Text label="Why is it corrected" value={why} onChange={(event) => setWhy(event.target.value)} />
+      )}
+      <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
+        {VERDICTS.map((one) => (
+          <Chip key={one} on={said.verdict === one} onClick={() => say({ ...said, verdict: one })}>
+            {verdictWords[one]}
+          </Chip>
+        ))}
+        <Act look="main" type="submit" ml="auto" disabled={write.isPending}>
+          Enter the check
+        </Act>
+        <Act onClick={done}>Leave it</Act>
+      </Box>
+      <Trouble error={write.error} />
+    </chakra.form>
+  );
+}

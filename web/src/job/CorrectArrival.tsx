@@ -1,0 +1,138 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas, seen } from '../api/client';
+import { type Arrival, ArrivalFields } from '../checkin/ArrivalFields';
+import { useCounter } from '../checkin/useCounter';
+import { Act } from '../parts/Buttons';
+import { Pick, Row, Text } from '../parts/Fields';
+import { Loaded, Trouble } from '../parts/States';
+import { useJobWrite } from './useJobWrite';
+
+/** What was said at the counter, put right. The story keeps both. */
+export function CorrectArrival({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {
+  const counter = useCounter(sheet.job.revisionId);
+  const model = useQuery({
+    queryKey: ['model', sheet.job.modelId],
+    queryFn: () => answer(api.GET('/api/models/{model}', { params: { path: { model: sheet.job.modelId } } })),
+  });
+  return (
+    <Loaded query={counter}>
+      {(now) => (
+        <Loaded query={model}>
+          {(of) => <Form sheet={sheet} counter={now} revisions={of.revisions} done={done} />}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function localDay(iso?: string): string {
+  return iso ? new Date(iso).toLocaleDateString('sv-SE') : '';
+}
+
+function Form({
+  sheet,
+  counter,
+  revisions,
+  done,
+}: {
+  sheet: Schemas['JobSheet'];
+  counter: Schemas['Counter'];
+  revisions: Schemas['Revision'][];
+  done: () => void;
+}) {
+  const { job } = sheet;
+  // The version that was looked at when the form was opened: a later one makes the server ask to look again.
+  const [version] = useState(job.version);
+  const [serial, setSerial] = useState(job.serial);
+  const [revisionId, setRevisionId] = useState(job.revisionId);
+  const [slot, setSlot] = useState(job.slot ?? '');
+  const [due, setDue] = useState(localDay(job.dueAt));
+  const [arrival, setArrival] = useState<Arrival>({
+    complaint: job.complaint,
+    symptoms: sheet.symptoms,
+    marks: sheet.marks,
+    condition: job.condition,
+    missing: sheet.missing.map(({ thing, count }) => ({ thing, count })),
+    belongings: sheet.belongings,
+  });
+  const notes = useQuery({
+    queryKey: ['notes', revisionId],
+    queryFn: () =>
+      answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revisionId } } })),
+  });
+  const write = useJobWrite(
+    () =>
+      answer(
+        api.PUT('/api/jobs/{job}/arrival', {
+          params: { path: { job: job.id }, header: seen(version) },
+          body: {
+            serial,
+            revisionId,
+            slot: slot || undefined,
+            due: due ? new Date(`${due}T18:00`).toISOString() : undefined,
+            arrival,
+          },
+        }),
+      ),
+    done,
+  );
+  return (
+    <chakra.form
+      aria-label="Correct what was said at the counter"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write.mutate();
+      }}
+    >
+      <Row name="Unit">
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+          <Text label="Serial" compact value={serial} onChange={(event) => setSerial(event.target.value)} />
+          <Pick
+            label="Revision"
+            compact
+            value={revisionId}
+            onChange={(event) => setRevisionId(Number(event.target.value))}
+          >
+            {revisions.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </Pick>
+        </Box>
+      </Row>
+      <ArrivalFields
+        said={arrival}
+        say={setArrival}
+        words={counter.symptoms}
+        steps={notes.data?.steps ?? []}
+      />
+      <Row name="Slot, due">
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+          <Pick label="Slot" compact value={slot} onChange={(event) => setSlot(event.target.value)}>
+            <option value="">not on the rack</option>
+            {[...(job.slot ? [job.slot] : []), ...counter.freeSlots].map((name) => (
+              <option key={name}>{name}</option>
+            ))}
+          </Pick>
+          <Text
+            label="Promised for"
+            compact
+            type="date"
+            value={due}
+            onChange={(event) => setDue(event.target.value)}
+          />
+        </Box>
+      </Row>
+      <Trouble error={write.error} />
+      <Box display="flex" gap="8px">
+        <Act look="main" type="submit" disabled={write.isPending}>
+          Put it right
+        </Act>
+        <Act onClick={done}>Leave it</Act>
+      </Box>
+    </chakra.form>
+  );
+}

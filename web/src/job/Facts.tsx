@@ -1,0 +1,241 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import {
+  day,
+  holdWords,
+  markWords,
+  moment,
+  money,
+  outcomeWords,
+  remedyWords,
+  stageWords,
+} from '../api/words';
+import { Act } from '../parts/Buttons';
+import { Trouble } from '../parts/States';
+import { useCurrency } from '../team/session';
+import type { Doing } from './JobPage';
+import { useJobWrite } from './useJobWrite';
+import { VerdictMark } from './VerdictMark';
+
+type Change = ((doing: Doing) => void) | undefined;
+
+/** The half of the sheet that knows: holds, findings, checks, outcome, and what was said at the counter. */
+export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: Change }) {
+  const currency = useCurrency();
+  return (
+    <>
+      {sheet.holds.length > 0 && (
+        <Part title="Waits">
+          {sheet.holds.map(({ hold, active }) => (
+            <HoldLine key={hold.id} hold={hold} active={active} here={change !== undefined} />
+          ))}
+        </Part>
+      )}
+      <Part
+        title="Found"
+        aside={sheet.partsMinor > 0 ? `parts ${money(sheet.partsMinor, currency)}` : undefined}
+      >
+        {sheet.findings.length === 0 && <Nothing>Nothing found yet.</Nothing>}
+        {sheet.findings.map((finding) => (
+          <FindingLine key={finding.id} finding={finding} change={change} />
+        ))}
+      </Part>
+      <Part title="Checked">
+        {sheet.checks.length === 0 && <Nothing>Nothing checked yet.</Nothing>}
+        {sheet.checks.map((row) => (
+          <CheckLine key={row.id} row={row} change={change} />
+        ))}
+      </Part>
+      {sheet.outcomes.length > 0 && (
+        <Part title="How it ended">
+          {sheet.outcomes.map(({ id, given, by }, n) => (
+            <Line key={id} struck={n > 0}>
+              <b>{outcomeWords[given.outcome]}</b>
+              {given.remark && `: ${given.remark}`} <Who by={by} at={given.at} />
+            </Line>
+          ))}
+        </Part>
+      )}
+      <AtTheCounter sheet={sheet} change={change} />
+      {sheet.otherStays.length > 0 && (
+        <Part title="Other stays of this unit">
+          {sheet.otherStays.map((stay) => (
+            <Line key={stay.jobId}>
+              <Link to={`/jobs/${stay.jobId}`}>
+                <chakra.span color="chalk" textDecoration="underline">
+                  {day(stay.checkedInAt)}
+                </chakra.span>
+              </Link>{' '}
+              {stay.complaint}
+            </Line>
+          ))}
+        </Part>
+      )}
+    </>
+  );
+}
+
+function Part({ title, aside, children }: { title: string; aside?: string; children: ReactNode }) {
+  return (
+    <Box mb="12px">
+      <Box display="flex" justifyContent="space-between" alignItems="baseline">
+        <chakra.h2>{title}</chakra.h2>
+        {aside && <Box fontFamily="mono">{aside}</Box>}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+function Nothing({ children }: { children: ReactNode }) {
+  return <Box color="muted">{children}</Box>;
+}
+
+function Line({ struck, children, act }: { struck?: boolean; children: ReactNode; act?: ReactNode }) {
+  return (
+    <Box
+      display="flex"
+      gap="10px"
+      justifyContent="space-between"
+      alignItems="center"
+      borderTop="1px solid"
+      borderColor="line"
+      py="4px"
+    >
+      <Box textDecoration={struck ? 'line-through' : undefined} color={struck ? 'muted' : undefined} minW={0}>
+        {children}
+      </Box>
+      {act}
+    </Box>
+  );
+}
+
+function Who({ by, at }: { by: string; at: string }) {
+  return (
+    <chakra.span color="muted" fontSize="13.5px" whiteSpace="nowrap">
+      {by}, {moment(at)}
+    </chakra.span>
+  );
+}
+
+function Correct({ what, act }: { what: string; act: () => void }) {
+  return (
+    <Act look="quiet" minH="32px" aria-label={`Correct ${what}`} onClick={act}>
+      correct
+    </Act>
+  );
+}
+
+function FindingLine({ finding, change }: { finding: Schemas['FindingRow']; change: Change }) {
+  const struck = finding.struckWhy !== undefined;
+  return (
+    <Line
+      struck={struck}
+      act={
+        change && !struck ? (
+          <Correct what={finding.component} act={() => change({ what: 'finding', corrects: finding })} />
+        ) : undefined
+      }
+    >
+      <b>
+        {finding.component}, {finding.wrong}
+      </b>
+      : {remedyWords[finding.remedy]}
+      {finding.part && ` (${finding.partCount} × ${finding.part})`}
+      {finding.remark && `. ${finding.remark}`} <Who by={finding.by} at={finding.at} />
+      {finding.earlierJob !== undefined && !struck && (
+        <Box color="amber" fontSize="14.5px">
+          Comeback: <Link to={`/jobs/${finding.earlierJob}`}>the same component on an earlier stay</Link>
+        </Box>
+      )}
+    </Line>
+  );
+}
+
+function CheckLine({ row, change }: { row: Schemas['CheckRow']; change: Change }) {
+  const { check } = row;
+  const struck = row.struckWhy !== undefined;
+  const how = [
+    `covers ${check.coversOn ? 'on' : 'off'}`,
+    check.load && `with ${check.load}`,
+    check.times > 1 && `${check.times} times`,
+  ].filter(Boolean);
+  return (
+    <Line
+      struck={struck}
+      act={
+        change && !struck ? (
+          <Correct what={check.what} act={() => change({ what: 'check', corrects: row })} />
+        ) : undefined
+      }
+    >
+      <VerdictMark verdict={check.verdict} /> {stageWords[check.stage]}: <b>{check.what}</b>, {how.join(', ')}
+      {check.remark && `. ${check.remark}`} <Who by={row.by} at={check.at} />
+    </Line>
+  );
+}
+
+function HoldLine({ hold, active, here }: { hold: Schemas['HoldRow']; active: boolean; here: boolean }) {
+  const end = useJobWrite(() =>
+    answer(api.POST('/api/holds/{hold}/end', { params: { path: { hold: hold.id } } })),
+  );
+  return (
+    <>
+      <Line
+        act={
+          active && here ? (
+            <Act minH="32px" disabled={end.isPending} onClick={() => end.mutate()}>
+              It is over
+            </Act>
+          ) : undefined
+        }
+      >
+        <chakra.span color={active ? 'amber' : 'muted'} fontWeight={active ? 700 : 400}>
+          {holdWords[hold.kind]}
+        </chakra.span>
+        : {hold.why}
+        {active ? hold.until && `, until ${moment(hold.until)}` : ', over'}{' '}
+        <Who by={hold.by} at={hold.from} />
+      </Line>
+      <Trouble error={end.error} />
+    </>
+  );
+}
+
+function AtTheCounter({ sheet, change }: { sheet: Schemas['JobSheet']; change: Change }) {
+  const { job } = sheet;
+  const facts: [string, string][] = [
+    ['Does', sheet.symptoms.map((one) => (one.present ? one.name : `not: ${one.name}`)).join(', ')],
+    ['Their words', job.complaint],
+    ['State', [...sheet.marks.map((mark) => markWords[mark]), job.condition].filter(Boolean).join(', ')],
+    ['Missing', sheet.missing.map((one) => `${one.count} × ${one.label}`).join(', ')],
+    ['Came with', sheet.belongings.join(', ')],
+    ['Serial', job.serial],
+  ];
+  return (
+    <Box mb="12px">
+      <Box display="flex" justifyContent="space-between" alignItems="center">
+        <chakra.h2>At the counter</chakra.h2>
+        {change && <Correct what="what was said at the counter" act={() => change({ what: 'arrival' })} />}
+      </Box>
+      {facts
+        .filter(([, words]) => words)
+        .map(([name, words]) => (
+          <Box
+            key={name}
+            display="grid"
+            gridTemplateColumns="96px 1fr"
+            gap="10px"
+            borderTop="1px solid"
+            borderColor="line"
+            py="3px"
+          >
+            <Box color="muted">{name}</Box>
+            <Box fontFamily={name === 'Serial' ? 'mono' : undefined}>{words}</Box>
+          </Box>
+        ))}
+    </Box>
+  );
+}

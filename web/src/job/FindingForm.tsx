@@ -1,0 +1,134 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { remedyWords } from '../api/words';
+import { Act, Chip } from '../parts/Buttons';
+import { Pick, Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+import { useJobWrite } from './useJobWrite';
+
+type Remedy = Schemas['FindingRow']['remedy'];
+
+/** A fault seen and what was done about it. With `corrects` it strikes an earlier one and puts this in its place. */
+export function FindingForm({
+  job,
+  modelId,
+  corrects,
+  done,
+}: {
+  job: number;
+  modelId: number;
+  corrects?: Schemas['FindingRow'];
+  done: () => void;
+}) {
+  const model = useQuery({
+    queryKey: ['model', modelId],
+    queryFn: () => answer(api.GET('/api/models/{model}', { params: { path: { model: modelId } } })),
+  });
+  const parts = useQuery({ queryKey: ['parts'], queryFn: () => answer(api.GET('/api/parts')) });
+  const [component, setComponent] = useState(corrects?.component ?? '');
+  const [wrong, setWrong] = useState(corrects?.wrong ?? '');
+  const [remedy, setRemedy] = useState<Remedy>(corrects?.remedy ?? 'REPLACED');
+  const [partId, setPartId] = useState(corrects?.partId);
+  const [partCount, setPartCount] = useState(corrects?.partCount || 1);
+  const [remark, setRemark] = useState(corrects?.remark ?? '');
+  const [why, setWhy] = useState('');
+  const body = { component, wrong, remedy, partId, partCount: partId === undefined ? 0 : partCount, remark };
+  const write = useJobWrite(
+    () =>
+      answer(
+        corrects
+          ? api.POST('/api/findings/{finding}/correction', {
+              params: { path: { finding: corrects.id } },
+              body: { why, instead: body },
+            })
+          : api.POST('/api/jobs/{job}/findings', { params: { path: { job } }, body }),
+      ),
+    done,
+  );
+  const known = model.data?.components.find(
+    (one) => one.name.toLowerCase() === component.trim().toLowerCase(),
+  );
+  const faults = model.data?.faults.filter((fault) => fault.componentId === known?.id) ?? [];
+  return (
+    <chakra.form
+      display="grid"
+      gap="8px"
+      aria-label="Finding"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write.mutate();
+      }}
+    >
+      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+        <Text
+          label="Component"
+          autoFocus
+          list="components"
+          value={component}
+          onChange={(event) => setComponent(event.target.value)}
+        />
+        <Text
+          label="What is wrong"
+          list="faults"
+          value={wrong}
+          onChange={(event) => setWrong(event.target.value)}
+        />
+      </Box>
+      <datalist id="components">
+        {model.data?.components.map((one) => (
+          <option key={one.id} value={one.name} />
+        ))}
+      </datalist>
+      <datalist id="faults">
+        {faults.map((fault) => (
+          <option key={fault.id} value={fault.wrong} />
+        ))}
+      </datalist>
+      <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="What was done">
+        {(Object.keys(remedyWords) as Remedy[]).map((one) => (
+          <Chip key={one} on={remedy === one} onClick={() => setRemedy(one)}>
+            {remedyWords[one]}
+          </Chip>
+        ))}
+      </Box>
+      <Box display="grid" gridTemplateColumns="1fr 90px" gap="8px">
+        <Pick
+          label="Part from a drawer"
+          compact
+          value={partId ?? ''}
+          onChange={(event) => setPartId(Number(event.target.value) || undefined)}
+        >
+          <option value="">none</option>
+          {parts.data?.map((part) => (
+            <option key={part.id} value={part.id} disabled={part.count === 0 && part.id !== partId}>
+              {part.name} · drawer {part.drawer} · {part.count} left
+            </option>
+          ))}
+        </Pick>
+        <Text
+          label="How many"
+          compact
+          type="number"
+          min={1}
+          max={99}
+          disabled={partId === undefined}
+          value={partCount}
+          onChange={(event) => setPartCount(Number(event.target.value))}
+        />
+      </Box>
+      <Text label="Remark" compact value={remark} onChange={(event) => setRemark(event.target.value)} />
+      {corrects && (
+        <Text label="Why is it corrected" value={why} onChange={(event) => setWhy(event.target.value)} />
+      )}
+      <Box display="flex" gap="8px">
+        <Act look="main" type="submit" disabled={write.isPending}>
+          Enter the finding
+        </Act>
+        <Act onClick={done}>Leave it</Act>
+      </Box>
+      <Trouble error={write.error} />
+    </chakra.form>
+  );
+}

@@ -1,0 +1,63 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { holdWords } from '../api/words';
+import { Act, Chip } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+import { useJobWrite } from './useJobWrite';
+
+type Kind = Schemas['HoldRow']['kind'];
+
+/** Why the job cannot go on now, and until when. */
+export function HoldForm({ job, done }: { job: number; done: () => void }) {
+  const [kind, setKind] = useState<Kind>('PART');
+  const [why, setWhy] = useState('');
+  const [until, setUntil] = useState('');
+  const write = useJobWrite(
+    () =>
+      answer(
+        api.POST('/api/jobs/{job}/holds', {
+          params: { path: { job } },
+          body: { kind, why, until: until ? new Date(until).toISOString() : undefined },
+        }),
+      ),
+    done,
+  );
+  return (
+    <chakra.form
+      display="grid"
+      gap="8px"
+      aria-label="Hold"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write.mutate();
+      }}
+    >
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        {(Object.keys(holdWords) as Kind[]).map((one) => (
+          <Chip key={one} on={kind === one} onClick={() => setKind(one)}>
+            {holdWords[one]}
+          </Chip>
+        ))}
+      </Box>
+      <Box display="grid" gridTemplateColumns="1fr 210px" gap="8px">
+        <Text label="What it waits for" value={why} onChange={(event) => setWhy(event.target.value)} />
+        <Text
+          label="Until (empty: an event ends it)"
+          compact
+          type="datetime-local"
+          value={until}
+          onChange={(event) => setUntil(event.target.value)}
+        />
+      </Box>
+      <Box display="flex" gap="8px">
+        <Act look="main" type="submit" disabled={write.isPending}>
+          Let it wait
+        </Act>
+        <Act onClick={done}>Leave it</Act>
+      </Box>
+      <Trouble error={write.error} />
+    </chakra.form>
+  );
+}

@@ -1,0 +1,187 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { day } from '../api/words';
+import { useKeys } from '../app/keys';
+import { Act } from '../parts/Buttons';
+import { Loaded, Trouble } from '../parts/States';
+import { Tag } from '../parts/Tag';
+import { CheckForm } from './CheckForm';
+import { CorrectArrival } from './CorrectArrival';
+import { Facts } from './Facts';
+import { FindingForm } from './FindingForm';
+import { HoldForm } from './HoldForm';
+import { OutcomeForm } from './OutcomeForm';
+import { Story } from './Story';
+import { useJobWrite } from './useJobWrite';
+
+/** What the left half is doing. */
+export type Doing =
+  | { what: 'nothing' }
+  | { what: 'finding'; corrects?: Schemas['FindingRow'] }
+  | { what: 'check'; corrects?: Schemas['CheckRow'] }
+  | { what: 'outcome' }
+  | { what: 'hold' }
+  | { what: 'arrival' };
+
+export default function JobPage() {
+  const job = Number(useParams().job);
+  const sheet = useQuery({
+    queryKey: ['job', job],
+    queryFn: () => answer(api.GET('/api/jobs/{job}', { params: { path: { job } } })),
+    refetchInterval: 15_000,
+  });
+  return <Loaded query={sheet}>{(now) => <Sheet key={job} sheet={now} />}</Loaded>;
+}
+
+function stageNow(sheet: Schemas['JobSheet']): Schemas['Check']['stage'] {
+  if (!sheet.closed) {
+    return 'BEFORE_CLOSING';
+  }
+  return sheet.job.openedWith ? 'AFTER_CLOSING' : 'ARRIVAL';
+}
+
+function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
+  const { job } = sheet;
+  const navigate = useNavigate();
+  const [doing, setDoing] = useState<Doing>({ what: 'nothing' });
+  const done = () => setDoing({ what: 'nothing' });
+  const handOver = useJobWrite(() =>
+    answer(api.POST('/api/jobs/{job}/handover', { params: { path: { job: job.id } } })),
+  );
+  const gone = job.handedOverAt !== undefined;
+  useKeys([
+    { key: 'B', label: 'To the bench', act: () => navigate(`/bench/${job.id}`), off: gone },
+    { key: 'N', label: 'Enter a finding', act: () => setDoing({ what: 'finding' }), off: gone },
+    { key: 'K', label: 'Enter a check', act: () => setDoing({ what: 'check' }), off: gone },
+    { key: 'O', label: 'Say how it ended', act: () => setDoing({ what: 'outcome' }), off: gone },
+    { key: 'W', label: 'Let it wait', act: () => setDoing({ what: 'hold' }), off: gone },
+    { key: 'H', label: 'Hand over', act: () => handOver.mutate(), off: gone },
+  ]);
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
+      <Box
+        bg="card"
+        p="14px 22px"
+        borderRight="1px solid"
+        borderColor="line"
+        overflowY="auto"
+        maxH={{ lg: 'calc(100vh - 48px)' }}
+      >
+        <Box display="flex" gap="14px" alignItems="center">
+          <Tag text={job.tag} size={22} />
+          <Box minW={0}>
+            <chakra.h1>
+              {job.model} {job.revision}
+            </chakra.h1>
+            <Box color="muted">
+              {job.owner ? job.owner.name : 'to be sold'}
+              {job.owner && job.ownership === 'RESALE' && ', sold for them'}
+              {job.owner?.contact && ` · ${job.owner.contact}`}
+            </Box>
+          </Box>
+        </Box>
+        <Standing sheet={sheet} />
+        {gone ? (
+          <Box color="muted" py="8px">
+            This stay is over, and its record stands as it is. If the unit comes back, check it in by its tag.
+          </Box>
+        ) : (
+          <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="8px" my="10px">
+            <Act look="main" keyName="B" onClick={() => navigate(`/bench/${job.id}`)}>
+              To the bench
+            </Act>
+            <Act keyName="N" onClick={() => setDoing({ what: 'finding' })}>
+              Finding
+            </Act>
+            <Act keyName="K" onClick={() => setDoing({ what: 'check' })}>
+              Check
+            </Act>
+            <Act keyName="O" onClick={() => setDoing({ what: 'outcome' })}>
+              How it ended
+            </Act>
+            <Act keyName="W" onClick={() => setDoing({ what: 'hold' })}>
+              Let it wait
+            </Act>
+            <Act
+              look={sheet.inTheWay.length === 0 ? 'main' : 'plain'}
+              keyName="H"
+              disabled={handOver.isPending}
+              onClick={() => handOver.mutate()}
+            >
+              Hand over
+            </Act>
+          </Box>
+        )}
+        <Trouble error={handOver.error} />
+        {!gone && <DoingForm sheet={sheet} doing={doing} done={done} />}
+        <Story lines={sheet.story} longer={sheet.storyIsLonger} />
+      </Box>
+      <Box p="14px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
+        <Facts sheet={sheet} change={gone ? undefined : setDoing} />
+      </Box>
+    </Box>
+  );
+}
+
+function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
+  const { status, job } = sheet;
+  const trouble = status.standing === 'CHECK_FAILED';
+  const waits = status.standing === 'WAITING';
+  return (
+    <Box
+      mt="10px"
+      borderLeft="5px solid"
+      borderColor={trouble ? 'hazard' : waits ? 'amber' : 'mat'}
+      bg="paper"
+      px="14px"
+      py="8px"
+    >
+      <b>{status.words}</b>
+      <Box color="muted" fontSize="14.5px">
+        {job.slot ? `Slot ${job.slot}` : 'Not on the rack'} · here since {day(job.checkedInAt)}
+        {job.dueAt && ` · promised for ${day(job.dueAt)}`}
+        {job.handedOverAt && ` · left ${day(job.handedOverAt)}`}
+      </Box>
+      {!job.handedOverAt && sheet.inTheWay.length > 0 && (
+        <Box fontSize="14.5px" mt="4px">
+          Before it can go: {sheet.inTheWay.join(' ')}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function DoingForm({ sheet, doing, done }: { sheet: Schemas['JobSheet']; doing: Doing; done: () => void }) {
+  if (doing.what === 'nothing') {
+    return null;
+  }
+  const job = sheet.job.id;
+  return (
+    <Box border="2px solid" borderColor="mat" borderRadius="sm" p="12px" mb="10px" bg="paper">
+      {doing.what === 'finding' && (
+        <FindingForm
+          key={doing.corrects?.id ?? 'new'}
+          job={job}
+          modelId={sheet.job.modelId}
+          corrects={doing.corrects}
+          done={done}
+        />
+      )}
+      {doing.what === 'check' && (
+        <CheckForm
+          key={doing.corrects?.id ?? 'new'}
+          job={job}
+          stage={stageNow(sheet)}
+          corrects={doing.corrects}
+          done={done}
+        />
+      )}
+      {doing.what === 'outcome' && <OutcomeForm job={job} done={done} />}
+      {doing.what === 'hold' && <HoldForm job={job} done={done} />}
+      {doing.what === 'arrival' && <CorrectArrival sheet={sheet} done={done} />}
+    </Box>
+  );
+}

@@ -1,0 +1,40 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+import { moment } from '../api/words';
+import { Empty } from '../parts/States';
+
+/** Everything that happened on this stay, newest first. What was corrected stays, struck through. */
+export function Story({ lines, longer }: { lines: Schemas['Line'][]; longer: boolean }) {
+  return (
+    <Box mt="6px">
+      <chakra.h2 mb="2px">The story so far</chakra.h2>
+      {lines.map((line) => (
+        <Box
+          key={line.id}
+          display="grid"
+          gridTemplateColumns="104px 62px 1fr"
+          gap="8px"
+          borderTop="1px solid"
+          borderColor="line"
+          py="3px"
+          fontSize="14.5px"
+        >
+          <Box color="muted" fontFamily="mono" fontSize="13px" pt="1px">
+            {moment(line.at)}
+          </Box>
+          <Box>{line.by}</Box>
+          <Box>
+            {line.struckWhy === undefined ? (
+              line.words
+            ) : (
+              <>
+                <chakra.s color="muted">{line.words}</chakra.s> struck: {line.struckWhy}
+              </>
+            )}
+          </Box>
+        </Box>
+      ))}
+      {longer && <Empty>The newest 200 lines. The rest is in the journal.</Empty>}
+    </Box>
+  );
+}

@@ -1,0 +1,26 @@
+import { chakra } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+import { verdictWords } from '../api/words';
+
+const LOOKS = {
+  PASSED: { bg: 'mat', color: 'white', borderStyle: 'solid', borderColor: 'mat' },
+  FAILED: { bg: 'hazard', color: 'white', borderStyle: 'solid', borderColor: 'hazard' },
+  NOT_TESTED: { bg: 'transparent', color: 'ink', borderStyle: 'dashed', borderColor: 'ink' },
+} as const;
+
+/** A verdict in a word; not tested looks nothing like passed. */
+export function VerdictMark({ verdict }: { verdict: Schemas['Check']['verdict'] }) {
+  return (
+    <chakra.span
+      display="inline-block"
+      px="7px"
+      border="1px solid"
+      borderRadius="sm"
+      fontSize="13.5px"
+      fontWeight={700}
+      {...LOOKS[verdict]}
+    >
+      {verdictWords[verdict]}
+    </chakra.span>
+  );
+}

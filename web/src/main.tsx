@@ -1,0 +1,81 @@
+import '@fontsource/atkinson-hyperlegible/latin-400.css';
+import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import '@fontsource/ibm-plex-mono/latin-400.css';
+import '@fontsource/ibm-plex-mono/latin-600.css';
+import { ChakraProvider } from '@chakra-ui/react';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { lazy, StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { Problem } from './api/client';
+import { Shell } from './app/Shell';
+import { Loaded } from './parts/States';
+import RackPage from './schedule/RackPage';
+import { SignIn } from './team/SignIn';
+import { useSession } from './team/session';
+import { system } from './theme';
+
+const CheckInPage = lazy(() => import('./checkin/CheckInPage'));
+const JobPage = lazy(() => import('./job/JobPage'));
+const BenchRoom = lazy(() => import('./bench/BenchRoom'));
+const BenchPage = lazy(() => import('./bench/BenchPage'));
+const ModelsPage = lazy(() => import('./teardown/ModelsPage'));
+const ModelPage = lazy(() => import('./teardown/ModelPage'));
+const DrawersPage = lazy(() => import('./drawer/DrawersPage'));
+const PatternsPage = lazy(() => import('./pattern/PatternsPage'));
+const TeamPage = lazy(() => import('./team/TeamPage'));
+
+/** A session that ended shows the door again; what was typed is asked for once more, never half sent. */
+function sessionEnded(error: unknown) {
+  if (error instanceof Problem && error.status === 401) {
+    queries.invalidateQueries({ queryKey: ['session'] });
+  }
+}
+
+const queries: QueryClient = new QueryClient({
+  queryCache: new QueryCache({ onError: sessionEnded }),
+  mutationCache: new MutationCache({ onError: sessionEnded }),
+  defaultOptions: { queries: { retry: false, staleTime: 2_000 } },
+});
+
+function App() {
+  const session = useSession();
+  return (
+    <Loaded query={session}>
+      {(now) =>
+        now.person ? (
+          <Routes>
+            <Route element={<Shell person={now.person} />}>
+              <Route path="/rack" element={<RackPage />} />
+              <Route path="/checkin" element={<CheckInPage />} />
+              <Route path="/jobs/:job" element={<JobPage />} />
+              <Route path="/bench" element={<BenchRoom />} />
+              <Route path="/bench/:job" element={<BenchPage />} />
+              <Route path="/models" element={<ModelsPage />} />
+              <Route path="/models/:model" element={<ModelPage />} />
+              <Route path="/models/:model/:revision" element={<ModelPage />} />
+              <Route path="/drawers" element={<DrawersPage />} />
+              <Route path="/patterns" element={<PatternsPage />} />
+              <Route path="/team" element={<TeamPage />} />
+              <Route path="*" element={<Navigate to="/rack" replace />} />
+            </Route>
+          </Routes>
+        ) : (
+          <SignIn session={now} />
+        )
+      }
+    </Loaded>
+  );
+}
+
+createRoot(document.getElementById('root') as HTMLElement).render(
+  <StrictMode>
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={queries}>
+        <BrowserRouter>
+          <App />
+        </BrowserRouter>
+      </QueryClientProvider>
+    </ChakraProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,110 @@
+import { chakra } from '@chakra-ui/react';
+import type { ComponentProps, ReactNode } from 'react';
+
+type Look = 'main' | 'plain' | 'quiet' | 'bench' | 'benchMain';
+
+const LOOKS: Record<Look, ComponentProps<typeof chakra.button>> = {
+  main: { bg: 'mat', color: 'white', borderColor: 'mat', _hover: { bg: '#174a3f' } },
+  plain: { bg: 'card', color: 'mat', borderColor: 'mat', _hover: { bg: '#EDF3EE' } },
+  quiet: {
+    bg: 'transparent',
+    color: 'chalk',
+    borderColor: 'transparent',
+    fontWeight: 400,
+    px: '6px',
+    textDecoration: 'underline',
+  },
+  bench: {
+    bg: 'transparent',
+    color: 'bone',
+    borderColor: 'matLine',
+    _hover: { bg: 'matGrid' },
+    fontWeight: 400,
+  },
+  benchMain: { bg: 'brassLight', color: '#221a05', borderColor: 'brassLight', _hover: { bg: '#E6B558' } },
+};
+
+type Props = Omit<ComponentProps<typeof chakra.button>, 'children'> & {
+  look?: Look;
+  /** The key that does the same, printed on the button. */
+  keyName?: string;
+  children: ReactNode;
+};
+
+/** A button that says what happens and which key does it. */
+export function Act({ look = 'plain', keyName, children, ...rest }: Props) {
+  return (
+    <chakra.button
+      type="button"
+      display="inline-flex"
+      alignItems="center"
+      justifyContent="space-between"
+      gap="10px"
+      minH="40px"
+      px="14px"
+      py="6px"
+      border="1px solid"
+      borderRadius="sm"
+      fontWeight={700}
+      textAlign="left"
+      cursor="pointer"
+      _disabled={{ opacity: 0.5, cursor: 'not-allowed' }}
+      {...LOOKS[look]}
+      {...rest}
+    >
+      <span>{children}</span>
+      {keyName && <KeyCap name={keyName} />}
+    </chakra.button>
+  );
+}
+
+export function KeyCap({ name }: { name: string }) {
+  return (
+    <chakra.kbd
+      fontFamily="mono"
+      fontSize="12px"
+      fontWeight={400}
+      border="1px solid currentColor"
+      borderRadius="sm"
+      px="5px"
+      opacity={0.8}
+      aria-hidden="true"
+    >
+      {name}
+    </chakra.kbd>
+  );
+}
+
+/** One of several words that can be picked. */
+export function Chip({
+  on,
+  struck,
+  children,
+  ...rest
+}: Omit<ComponentProps<typeof chakra.button>, 'children'> & {
+  on: boolean;
+  struck?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <chakra.button
+      type="button"
+      aria-pressed={on}
+      minH="34px"
+      px="10px"
+      py="4px"
+      borderRadius="sm"
+      border="1px solid"
+      borderStyle={struck ? 'dashed' : 'solid'}
+      borderColor={on ? 'mat' : '#B9B09A'}
+      bg={on ? 'mat' : 'card'}
+      color={on ? 'white' : struck ? 'muted' : 'ink'}
+      textDecoration={struck ? 'line-through' : undefined}
+      fontSize="15px"
+      cursor="pointer"
+      {...rest}
+    >
+      {children}
+    </chakra.button>
+  );
+}

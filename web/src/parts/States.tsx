@@ -1,0 +1,95 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { UseQueryResult } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { Problem } from '../api/client';
+import { Act } from './Buttons';
+
+/** Loading, error and the thing itself, in the same way on every screen. */
+export function Loaded<T>({
+  query,
+  children,
+}: {
+  query: UseQueryResult<T>;
+  children: (data: T) => ReactNode;
+}) {
+  if (query.data !== undefined) {
+    return (
+      <>
+        {query.isError && <Trouble error={query.error} again={() => query.refetch()} />}
+        {children(query.data)}
+      </>
+    );
+  }
+  if (query.isError) {
+    return <Trouble error={query.error} again={() => query.refetch()} />;
+  }
+  return (
+    <Box p="24px" color="muted" role="status">
+      Fetching…
+    </Box>
+  );
+}
+
+/** What went wrong, with every reason, and a way to go on. */
+export function Trouble({ error, again }: { error: unknown; again?: () => void }) {
+  if (!error) {
+    return null;
+  }
+  const problem = error instanceof Problem ? error : null;
+  const reasons = problem?.reasons ?? [];
+  return (
+    <Box
+      role="alert"
+      borderLeft="5px solid"
+      borderColor="hazard"
+      bg="#FBECEA"
+      color="#5A130F"
+      px="14px"
+      py="8px"
+      my="8px"
+    >
+      {reasons.length > 1 ? (
+        <chakra.ul pl="18px" m={0}>
+          {reasons.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </chakra.ul>
+      ) : (
+        <Box>{problem?.message ?? 'Something broke in this page. Reload it; what was saved is safe.'}</Box>
+      )}
+      {again && (
+        <Act look="plain" mt="6px" onClick={again}>
+          Try again
+        </Act>
+      )}
+    </Box>
+  );
+}
+
+/** Nothing here yet, and what to do about it. */
+export function Empty({ children }: { children: ReactNode }) {
+  return (
+    <Box color="muted" py="14px">
+      {children}
+    </Box>
+  );
+}
+
+/** The usual caution, shown before what it warns of. */
+export function Caution({ children, bench }: { children: ReactNode; bench?: boolean }) {
+  return (
+    <Box
+      role="note"
+      borderLeft="5px solid"
+      borderColor={bench ? 'hazardLight' : 'hazard'}
+      bg={bench ? '#3A1F1B' : '#FBECEA'}
+      color={bench ? '#FFD9D3' : '#5A130F'}
+      px="14px"
+      py="8px"
+      fontSize={bench ? '17px' : '15px'}
+    >
+      <chakra.b>Mind: </chakra.b>
+      {children}
+    </Box>
+  );
+}

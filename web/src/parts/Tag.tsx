@@ -1,0 +1,24 @@
+import { chakra } from '@chakra-ui/react';
+
+/** A unit's tag: a strip of masking tape with hand-sized letters. */
+export function Tag({ text, size = 15 }: { text: string; size?: number }) {
+  return (
+    <chakra.span
+      display="inline-block"
+      bg="tape"
+      color="#2b2614"
+      fontFamily="mono"
+      fontWeight={600}
+      whiteSpace="nowrap"
+      lineHeight={1.35}
+      style={{
+        fontSize: size,
+        padding: `${size * 0.2}px ${size * 0.66}px`,
+        clipPath:
+          'polygon(0 12%,3% 0,6% 9%,94% 0,100% 10%,97% 52%,100% 94%,95% 100%,5% 93%,2% 100%,0 88%,2% 50%)',
+      }}
+    >
+      {text}
+    </chakra.span>
+  );
+}

@@ -1,0 +1,252 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { remedyWords } from '../api/words';
+import { IntervalBar, JobSquares, percent } from '../drawing/IntervalBar';
+import { Chip } from '../parts/Buttons';
+import { Pick } from '../parts/Fields';
+import { Empty, Loaded } from '../parts/States';
+
+type Fault = Schemas['FaultPattern'];
+const SPANS = [3, 6, 18, 60] as const;
+const MOST_DRAWN = 14;
+
+/** What keeps failing, on what, and how sure the shop can be of it. */
+export default function PatternsPage() {
+  const [months, setMonths] = useState<number>(18);
+  const patterns = useQuery({
+    queryKey: ['patterns', 'all', months],
+    queryFn: () => answer(api.GET('/api/patterns', { params: { query: { months } } })),
+    placeholderData: (before) => before,
+  });
+  return (
+    <Loaded query={patterns}>
+      {(now) => <PatternsOf patterns={now} months={months} look={setMonths} />}
+    </Loaded>
+  );
+}
+
+function keyOf(fault: Fault): string {
+  return `${fault.revisionId} ${fault.faultId}`;
+}
+
+function PatternsOf({
+  patterns,
+  months,
+  look,
+}: {
+  patterns: Schemas['Patterns'];
+  months: number;
+  look: (months: number) => void;
+}) {
+  const [model, setModel] = useState(0);
+  const [chosen, setChosen] = useState<string>();
+  const models = [...new Map(patterns.faults.map((fault) => [fault.modelId, fault.model]))].sort((a, b) =>
+    a[1].localeCompare(b[1]),
+  );
+  const faults = patterns.faults.filter((fault) => model === 0 || fault.modelId === model);
+  const fault = faults.find((one) => keyOf(one) === chosen) ?? faults[0];
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '720px 1fr' }} flex="1">
+      <Box
+        p="14px 22px"
+        borderRight="1px solid"
+        borderColor="line"
+        overflowY="auto"
+        maxH={{ lg: 'calc(100vh - 48px)' }}
+      >
+        <Box display="flex" justifyContent="space-between" alignItems="end" gap="12px" flexWrap="wrap">
+          <chakra.h1>What keeps failing</chakra.h1>
+          <Box display="flex" gap="6px" alignItems="end">
+            {SPANS.map((span) => (
+              <Chip key={span} on={months === span} onClick={() => look(span)}>
+                {span < 24 ? `${span} months` : '5 years'}
+              </Chip>
+            ))}
+            <Box w="170px">
+              <Pick
+                label="On"
+                compact
+                value={model}
+                onChange={(event) => setModel(Number(event.target.value))}
+              >
+                <option value={0}>all models</option>
+                {models.map(([id, name]) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </Pick>
+            </Box>
+          </Box>
+        </Box>
+        <Box color="muted" fontSize="14px" my="4px">
+          Of the units of that revision that were handed over ({patterns.jobs} in all), how many had it. The
+          line is where the truth lies, nineteen times in twenty. Squares:{' '}
+          <chakra.b color="mat">customers’</chakra.b> and <chakra.b color="brass">resale</chakra.b>.
+        </Box>
+        {faults.length === 0 && (
+          <Empty>
+            No fault on record in this time. Findings on units that were handed over are counted here.
+          </Empty>
+        )}
+        {faults.slice(0, MOST_DRAWN).map((one) => (
+          <ChartRow key={keyOf(one)} fault={one} on={one === fault} choose={() => setChosen(keyOf(one))} />
+        ))}
+        {faults.length > 0 && <Scale />}
+        {faults.length > MOST_DRAWN && (
+          <Empty>
+            The surest {MOST_DRAWN} are drawn; the table has all {faults.length}.
+          </Empty>
+        )}
+      </Box>
+      <Box p="14px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
+        {fault && <WhatWasDone fault={fault} />}
+        {faults.length > 0 && <Table faults={faults} />}
+      </Box>
+    </Box>
+  );
+}
+
+const COLUMNS = '218px 1fr 96px';
+
+function ChartRow({ fault, on, choose }: { fault: Fault; on: boolean; choose: () => void }) {
+  return (
+    <chakra.button
+      type="button"
+      aria-pressed={on}
+      display="grid"
+      gridTemplateColumns={COLUMNS}
+      gap="14px"
+      alignItems="center"
+      w="100%"
+      textAlign="left"
+      px="6px"
+      bg={on ? 'card' : undefined}
+      outline={on ? '2px solid' : undefined}
+      outlineColor="mat"
+      cursor="pointer"
+      onClick={choose}
+    >
+      <Box py="3px">
+        <b>
+          {fault.component}, {fault.wrong}
+        </b>
+        <Box color="muted" fontSize="14px">
+          {fault.model} {fault.revision}
+        </Box>
+      </Box>
+      <IntervalBar share={fault.share} height={46} />
+      <JobSquares customer={fault.customer} resale={fault.resale} />
+    </chakra.button>
+  );
+}
+
+function Scale() {
+  return (
+    <Box display="grid" gridTemplateColumns={COLUMNS} gap="14px" px="6px" aria-hidden="true">
+      <span />
+      <Box display="flex" justifyContent="space-between" fontFamily="mono" fontSize="12px" color="muted">
+        {['0 %', '25 %', '50 %', '75 %', '100 %'].map((mark) => (
+          <span key={mark}>{mark}</span>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function WhatWasDone({ fault }: { fault: Fault }) {
+  const most = Math.max(...fault.remedies.map((one) => one.count));
+  return (
+    <Box mb="16px">
+      <chakra.h1>
+        {fault.component}, {fault.wrong}
+      </chakra.h1>
+      <Box color="muted" mb="6px">
+        {fault.model} {fault.revision}: {fault.share.count} of {fault.share.outOf} jobs, truth between{' '}
+        {percent(fault.share.low)} and {percent(fault.share.high)}. {fault.customer} customers’,{' '}
+        {fault.resale} resale.
+      </Box>
+      <chakra.h2>What was done, and how many came back</chakra.h2>
+      {fault.remedies.map((one) => (
+        <Box
+          key={one.remedy}
+          display="grid"
+          gridTemplateColumns="120px 1fr 150px"
+          gap="10px"
+          alignItems="center"
+          borderTop="1px solid"
+          borderColor="line"
+          py="4px"
+        >
+          <b>{remedyWords[one.remedy]}</b>
+          <Box bg="#ECE4D2" h="18px" position="relative" aria-hidden="true">
+            <Box bg="mat" h="100%" style={{ width: `${(100 * one.count) / most}%` }} />
+            <Box
+              bg="hazard"
+              h="6px"
+              position="absolute"
+              left={0}
+              bottom={0}
+              style={{ width: `${(100 * one.comebacks) / most}%` }}
+            />
+          </Box>
+          <Box fontFamily="mono" fontSize="14px">
+            {one.count}, {one.comebacks} came back
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Table({ faults }: { faults: Fault[] }) {
+  return (
+    <>
+      <chakra.h2>All of them in numbers</chakra.h2>
+      <chakra.table
+        w="100%"
+        fontSize="14px"
+        textAlign="left"
+        css={{
+          '& td, & th': { padding: '4px 6px', borderTop: '1px solid #DDD5C3' },
+          '& td + td + td': { textAlign: 'right', whiteSpace: 'nowrap' },
+        }}
+      >
+        <thead>
+          <tr>
+            <th>Fault</th>
+            <th>On</th>
+            <th>Jobs</th>
+            <th>Truth</th>
+            <th>Cust.</th>
+            <th>Resale</th>
+            <th>Back</th>
+          </tr>
+        </thead>
+        <tbody>
+          {faults.slice(0, 200).map((fault) => (
+            <tr key={keyOf(fault)}>
+              <td>
+                {fault.component}, {fault.wrong}
+              </td>
+              <td>
+                {fault.model} {fault.revision}
+              </td>
+              <td>
+                {fault.share.count}/{fault.share.outOf}
+              </td>
+              <td>
+                {Math.round(fault.share.low * 100)}–{percent(fault.share.high)}
+              </td>
+              <td>{fault.customer}</td>
+              <td>{fault.resale}</td>
+              <td>{fault.comebacks}</td>
+            </tr>
+          ))}
+        </tbody>
+      </chakra.table>
+    </>
+  );
+}

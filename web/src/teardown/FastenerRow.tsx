@@ -1,0 +1,140 @@
+import { Box } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+import { headWords, threadWords } from '../api/words';
+import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
+import { Act } from '../parts/Buttons';
+import { Pick, Text } from '../parts/Fields';
+
+type Group = Schemas['FastenerGroup'];
+
+const THREADLESS: Group['head'][] = ['RIVET', 'CLIP'];
+
+/** One group of like fasteners: its data, and what it then looks like. */
+export function FastenerRow({
+  group,
+  shape,
+  change,
+  remove,
+}: {
+  group: Group;
+  shape?: Schemas['FastenerShape'];
+  change: (group: Group) => void;
+  remove: () => void;
+}) {
+  const set = (part: Partial<Group>) => change({ ...group, ...part });
+  const number = (value: string) => (value === '' ? 0 : Number(value));
+  const scale = 5;
+  return (
+    <Box
+      border="1px solid"
+      borderColor="line"
+      borderRadius="sm"
+      p="8px"
+      mb="8px"
+      bg="paper"
+      role="group"
+      aria-label={group.label}
+    >
+      <Box display="grid" gridTemplateColumns="70px 1fr 1fr 74px" gap="6px">
+        <Text
+          label="How many"
+          compact
+          type="number"
+          min={1}
+          max={99}
+          value={group.count || ''}
+          onChange={(event) => set({ count: number(event.target.value) })}
+        />
+        <Text
+          label="What they hold"
+          compact
+          value={group.label}
+          onChange={(event) => set({ label: event.target.value })}
+        />
+        <Pick
+          label="Head"
+          compact
+          value={group.head}
+          onChange={(event) => {
+            const head = event.target.value as Group['head'];
+            set({
+              head,
+              thread: THREADLESS.includes(head) ? 'NONE' : group.thread === 'NONE' ? 'TAPPING' : group.thread,
+            });
+          }}
+        >
+          {Object.entries(headWords).map(([head, words]) => (
+            <option key={head} value={head}>
+              {words}
+            </option>
+          ))}
+        </Pick>
+        <Text
+          label="Driver"
+          compact
+          value={group.size}
+          onChange={(event) => set({ size: event.target.value })}
+        />
+      </Box>
+      <Box display="grid" gridTemplateColumns="1fr 80px 80px 100px auto" gap="6px" mt="4px" alignItems="end">
+        <Pick
+          label="Thread"
+          compact
+          value={group.thread}
+          disabled={THREADLESS.includes(group.head)}
+          onChange={(event) => set({ thread: event.target.value as Group['thread'] })}
+        >
+          {Object.entries(threadWords).map(([thread, words]) => (
+            <option key={thread} value={thread}>
+              {words}
+            </option>
+          ))}
+        </Pick>
+        <Text
+          label="Ø mm"
+          compact
+          type="number"
+          step={0.1}
+          value={group.diameterMm || ''}
+          onChange={(event) => set({ diameterMm: number(event.target.value) })}
+        />
+        <Text
+          label="Long mm"
+          compact
+          type="number"
+          step={0.5}
+          value={group.lengthMm || ''}
+          onChange={(event) => set({ lengthMm: number(event.target.value) })}
+        />
+        <Pick
+          label="Finish"
+          compact
+          value={group.finish}
+          onChange={(event) => set({ finish: event.target.value as Group['finish'] })}
+        >
+          <option value="BLACK">black</option>
+          <option value="SILVER">silver</option>
+          <option value="BRASS">brass</option>
+        </Pick>
+        <Act look="quiet" aria-label={`Remove ${group.label}`} onClick={remove}>
+          remove
+        </Act>
+      </Box>
+      {shape && (
+        <svg
+          width={Math.min(420, fastenerWidthMm(group, shape) * scale + 10)}
+          height={shape.headDiameterMm * scale + 10}
+          aria-hidden="true"
+        >
+          <Fastener
+            group={group}
+            shape={shape}
+            scale={scale}
+            x={3}
+            y={(shape.headDiameterMm * scale) / 2 + 5}
+          />
+        </svg>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,124 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { kindWords } from '../api/words';
+import { Act, Chip } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Empty, Loaded, Trouble } from '../parts/States';
+
+/** What the shop knows how to open. */
+export default function ModelsPage() {
+  const models = useQuery({ queryKey: ['models'], queryFn: () => answer(api.GET('/api/models')) });
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 420px' }} flex="1">
+      <Box p="16px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
+        <chakra.h1 mb="8px">Models</chakra.h1>
+        <Loaded query={models}>{(all) => <Shelf models={all} />}</Loaded>
+      </Box>
+      <Box bg="card" borderLeft="1px solid" borderColor="line" p="16px 22px">
+        <NewModel />
+      </Box>
+    </Box>
+  );
+}
+
+function Shelf({ models }: { models: Schemas['ModelView'][] }) {
+  // "Write the notes" on the bench knows only the revision: go on to its model.
+  const [asked] = useSearchParams();
+  const navigate = useNavigate();
+  const revision = Number(asked.get('revision'));
+  useEffect(() => {
+    const owner = models.find((view) => view.revisions.some((one) => one.id === revision));
+    if (owner) {
+      navigate(`/models/${owner.model.id}/${revision}`, { replace: true });
+    }
+  }, [models, revision, navigate]);
+  if (models.length === 0) {
+    return (
+      <Empty>No models yet. Make the first on the right: maker, name, and what sort of thing it is.</Empty>
+    );
+  }
+  return (
+    <>
+      {models.map(({ model, revisions }) => (
+        <Box
+          key={model.id}
+          display="grid"
+          gridTemplateColumns="220px 110px 1fr"
+          gap="14px"
+          borderTop="1px solid"
+          borderColor="line"
+          py="9px"
+          alignItems="start"
+        >
+          <Link to={`/models/${model.id}`}>
+            <b>
+              {model.maker} {model.name}
+            </b>
+          </Link>
+          <Box color="muted">{kindWords[model.kind]}</Box>
+          <Box display="flex" flexDirection="column" gap="2px">
+            {revisions.map((revision) => (
+              <Link key={revision.id} to={`/models/${model.id}/${revision.id}`}>
+                <chakra.span color="chalk" textDecoration="underline">
+                  {revision.name}
+                </chakra.span>
+                {revision.tellApart && `: ${revision.tellApart}`}
+                <chakra.span color="muted">
+                  {' '}
+                  · {revision.notes === 0 ? 'no notes yet' : `notes, version ${revision.notes}`}
+                </chakra.span>
+              </Link>
+            ))}
+            {revisions.length === 0 && <chakra.span color="muted">no revision yet</chakra.span>}
+          </Box>
+        </Box>
+      ))}
+    </>
+  );
+}
+
+function NewModel() {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [said, say] = useState<Schemas['ModelSaid']>({ maker: '', name: '', kind: 'CONSOLE' });
+  const add = useMutation({
+    mutationFn: () => answer(api.POST('/api/models', { body: said })),
+    onSuccess: (model) => {
+      client.invalidateQueries({ queryKey: ['models'] });
+      navigate(`/models/${model.id}`);
+    },
+  });
+  return (
+    <chakra.form
+      display="grid"
+      gap="12px"
+      aria-label="New model"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add.mutate();
+      }}
+    >
+      <chakra.h1>A new model</chakra.h1>
+      <Text
+        label="Maker"
+        value={said.maker}
+        onChange={(event) => say({ ...said, maker: event.target.value })}
+      />
+      <Text label="Name" value={said.name} onChange={(event) => say({ ...said, name: event.target.value })} />
+      <Box display="flex" gap="6px" flexWrap="wrap">
+        {(Object.keys(kindWords) as Schemas['ModelSaid']['kind'][]).map((kind) => (
+          <Chip key={kind} on={said.kind === kind} onClick={() => say({ ...said, kind })}>
+            {kindWords[kind]}
+          </Chip>
+        ))}
+      </Box>
+      <Trouble error={add.error} />
+      <Act look="main" type="submit" disabled={add.isPending}>
+        Add the model
+      </Act>
+    </chakra.form>
+  );
+}

@@ -1,0 +1,51 @@
+import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+
+/** The bench, not an office: docs/decisions/0006-the-look.md. */
+export const colours = {
+  paper: '#F4F0E6',
+  card: '#FFFCF5',
+  line: '#DDD5C3',
+  ink: '#1F2B29',
+  muted: '#5C6663',
+  mat: '#1F5B4E',
+  matSurface: '#12382F',
+  matGrid: '#1D4C41',
+  matDeep: '#0E2B24',
+  matLine: '#3B7A67',
+  chalkDust: '#A9C3B8',
+  bone: '#EFE9D8',
+  brass: '#9A6A14',
+  brassLight: '#D9A441',
+  tape: '#EBDCAB',
+  chalk: '#27548A',
+  amber: '#A85B00',
+  hazard: '#B3261E',
+  hazardLight: '#F0705F',
+} as const;
+
+const tokens = Object.fromEntries(Object.entries(colours).map(([name, value]) => [name, { value }]));
+
+export const system = createSystem(
+  defaultConfig,
+  defineConfig({
+    theme: {
+      tokens: {
+        colors: tokens,
+        fonts: {
+          body: { value: "'Atkinson Hyperlegible', sans-serif" },
+          heading: { value: "'Atkinson Hyperlegible', sans-serif" },
+          mono: { value: "'IBM Plex Mono', monospace" },
+        },
+        radii: { sm: { value: '3px' }, md: { value: '3px' }, lg: { value: '3px' } },
+      },
+    },
+    globalCss: {
+      'html, body, #root': { height: '100%' },
+      body: { bg: 'paper', color: 'ink', fontSize: '16px', lineHeight: 1.4 },
+      '*:focus-visible': { outline: '3px solid', outlineColor: 'chalk', outlineOffset: '2px' },
+      '[data-bench] *:focus-visible': { outlineColor: 'brassLight' },
+      h1: { fontSize: '21px', fontWeight: 700 },
+      h2: { fontSize: '16px', fontWeight: 700 },
+    },
+  }),
+);

@@ -17,6 +17,7 @@ public class WrenchNotes {
     }
 
     private static boolean builtAhead() {
-        return WrenchNotes.class.getResource("WrenchNotes__ApplicationContextInitializer.class") != null;
+        return !Boolean.getBoolean("spring.aot.processing")
+                && WrenchNotes.class.getResource("WrenchNotes__ApplicationContextInitializer.class") != null;
     }
 }

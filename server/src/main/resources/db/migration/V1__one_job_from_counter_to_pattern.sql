@@ -107,6 +107,7 @@ CREATE TABLE job (
     CHECK (ownership = 'RESALE' OR owner_id IS NOT NULL)
 ) STRICT;
 CREATE INDEX job_by_unit ON job (unit_id);
+CREATE INDEX job_by_revision ON job (revision_id);
 CREATE INDEX job_open ON job (id) WHERE handed_over_at IS NULL;
 CREATE INDEX job_done ON job (handed_over_at, revision_id, ownership) WHERE handed_over_at IS NOT NULL;
 CREATE UNIQUE INDEX job_slot_taken ON job (slot) WHERE handed_over_at IS NULL AND slot IS NOT NULL;

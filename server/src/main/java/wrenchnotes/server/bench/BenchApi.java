@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,6 +17,7 @@ import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
+import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -58,7 +60,7 @@ public class BenchApi {
 
     @GetMapping
     BenchView bench(@PathVariable long job) {
-        return snapshot.read(() -> BenchView.of(service.state(job)));
+        return snapshot.read(() -> service.view(job));
     }
 
     @PostMapping("/steps/{step}/in")
@@ -69,7 +71,7 @@ public class BenchApi {
             @Valid @RequestBody InSaid said,
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        return pen.once(said, BenchView.class, by -> service.stepIn(by, job, seen, step, said.found()));
+        return press(job, said, pen, by -> service.stepIn(by, job, seen, step, said.found()));
     }
 
     @PostMapping("/steps/{step}/out")
@@ -85,7 +87,7 @@ public class BenchApi {
                         new PutBack(out.thing(), out.back(), out.replaced(), out.leftOut(), out.reason()),
                         out.partId()))
                 .toList();
-        return pen.once(said, BenchView.class, by -> service.stepOut(by, job, seen, step, settled));
+        return press(job, said, pen, by -> service.stepOut(by, job, seen, step, settled));
     }
 
     @PostMapping("/back")
@@ -94,7 +96,7 @@ public class BenchApi {
             @RequestHeader(name = "If-Match", required = false) String ifMatch,
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        return pen.once("back", BenchView.class, by -> service.stepBack(by, job, seen));
+        return press(job, "back", pen, by -> service.stepBack(by, job, seen));
     }
 
     @PostMapping("/moves")
@@ -105,7 +107,7 @@ public class BenchApi {
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
         Move move = new Move(said.thing(), said.from(), said.to(), said.count(), said.reason());
-        return pen.once(said, BenchView.class, by -> service.move(by, job, seen, move, said.partId()));
+        return press(job, said, pen, by -> service.move(by, job, seen, move, said.partId()));
     }
 
     @PostMapping("/close")
@@ -114,6 +116,14 @@ public class BenchApi {
             @RequestHeader(name = "If-Match", required = false) String ifMatch,
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        return pen.once("close", BenchView.class, by -> service.close(by, job, seen));
+        return press(job, "close", pen, by -> service.close(by, job, seen));
+    }
+
+    /** Every key press answers with the bench as it then is. */
+    private BenchView press(long job, Object said, Pen pen, Consumer<By> act) {
+        return pen.once(said, BenchView.class, by -> {
+            act.accept(by);
+            return service.view(job);
+        });
     }
 }

@@ -12,6 +12,7 @@ import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
 import wrenchnotes.core.bench.WayIn;
+import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Invalid;
@@ -28,7 +29,7 @@ import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.NotesStore;
 
-/** Work on an opened unit. Each method runs in the caller's transaction and answers with the bench as it then is. */
+/** Work on an opened unit. Each method runs in the caller's transaction. */
 @Component
 public class BenchService {
 
@@ -57,17 +58,23 @@ public class BenchService {
         this.journal = journal;
     }
 
-    BenchState state(long id) {
+    /** The bench as it is now. */
+    BenchView view(long job) {
+        BenchState state = state(job);
+        return BenchView.of(state, facts.of(state.job()));
+    }
+
+    private BenchState state(long id) {
         JobStore.Job job = jobs.job(id);
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
-        return BenchState.of(job, version, facts.of(job), store.steps(id), store.ledger(id));
+        return BenchState.of(job, version, store.steps(id), store.ledger(id));
     }
 
     private BenchState changeable(long id, Seen seen) {
         BenchState state = state(id);
         state.job().mustBeHere();
-        seen.mustBe(state.job().benchVersion(), "The bench", () -> BenchView.of(state));
+        seen.mustBe(state.job().benchVersion(), "The bench", () -> BenchView.of(state, facts.of(state.job())));
         return state;
     }
 
@@ -76,7 +83,7 @@ public class BenchService {
      *
      * @param said what was found otherwise than the notes say
      */
-    public BenchView stepIn(By by, long job, Seen seen, String stepId, List<TakenOff> said) {
+    public void stepIn(By by, long job, Seen seen, String stepId, List<TakenOff> said) {
         BenchState state = changeable(job, seen);
         Step step = state.teardown().step(stepId);
         WayIn way = state.way().in(stepId);
@@ -90,7 +97,7 @@ public class BenchService {
             tell(words, off.missing(), thing, "missing");
             tell(words, off.broken(), thing, "broken");
         }
-        return done(by, job, "step", entry, words.toString(), Map.of("step", stepId, "open", way.open()));
+        done(by, job, "step", entry, words.toString(), Map.of("step", stepId, "open", way.open()));
     }
 
     private static void tell(StringBuilder words, int count, Thing thing, String what) {
@@ -127,7 +134,7 @@ public class BenchService {
     }
 
     /** One step out. What is not said goes back from the tray. */
-    public BenchView stepOut(By by, long job, Seen seen, String stepId, List<Settled> said) {
+    public void stepOut(By by, long job, Seen seen, String stepId, List<Settled> said) {
         BenchState state = changeable(job, seen);
         Step step = state.teardown().step(stepId);
         WayIn way = state.way().out(stepId);
@@ -147,13 +154,13 @@ public class BenchService {
                 words.append(" (").append(taken.words()).append(')');
             }
         }
-        return done(by, job, "step", entry, words.toString(), Map.of("step", stepId, "open", way.open()));
+        done(by, job, "step", entry, words.toString(), Map.of("step", stepId, "open", way.open()));
     }
 
     /** Takes back the last step, in or out, by opposite entries. */
-    public BenchView stepBack(By by, long job, Seen seen) {
+    public void stepBack(By by, long job, Seen seen) {
         BenchState state = changeable(job, seen);
-        StepEntry last = state.lastStep()
+        StepEntry last = state.lastStep(facts.of(state.job()))
                 .orElseThrow(() -> Refused.because("There is no step to take back since the unit was last closed."));
         List<LedgerEntry> moves = state.entries().stream()
                 .filter(entry -> entry.stepEntry().filter(id -> id == last.id()).isPresent())
@@ -170,7 +177,7 @@ public class BenchService {
             ledger = ledger.undone(move);
             store.addMove(by, job, entry, ledger.thing(move.thing()), move.opposite(), moves.get(at).id());
         }
-        return done(
+        done(
                 by,
                 job,
                 "step",
@@ -184,7 +191,7 @@ public class BenchService {
      *
      * @param part the part taken from a drawer when something is replaced; empty if it came from elsewhere
      */
-    public BenchView move(By by, long job, Seen seen, Move move, Optional<Long> part) {
+    public void move(By by, long job, Seen seen, Move move, Optional<Long> part) {
         BenchState state = changeable(job, seen);
         if (!state.opened()) {
             throw Refused.because("The unit is not open: do the first step in.");
@@ -196,20 +203,21 @@ public class BenchService {
         if (part.isPresent() && move.to() == Account.REPLACED) {
             words += " (" + drawers.take(by, part.get(), move.count(), job, "in place of " + thing.label()).words() + ")";
         }
-        return done(by, job, "ledger", job, words, move);
+        done(by, job, "ledger", job, words, move);
     }
 
     /** Closes the unit, if nothing is in the way; else names each thing that is. */
-    public BenchView close(By by, long job, Seen seen) {
+    public void close(By by, long job, Seen seen) {
         BenchState state = changeable(job, seen);
-        if (state.facts().closed()) {
+        JobFacts now = facts.of(state.job());
+        if (now.closed()) {
             throw Refused.because("The unit is closed already.");
         }
-        List<String> reasons = state.inTheWay();
+        List<String> reasons = state.inTheWay(now);
         if (!reasons.isEmpty()) {
             throw Refused.because(reasons);
         }
-        return done(by, job, "closing", store.addClosing(by, job), "Closed up, everything accounted for", null);
+        done(by, job, "closing", store.addClosing(by, job), "Closed up, everything accounted for", null);
     }
 
     private Ledger post(By by, long job, Long stepEntry, Ledger ledger, List<Move> moves) {
@@ -221,10 +229,9 @@ public class BenchService {
         return now;
     }
 
-    private BenchView done(By by, long job, String subject, long subjectId, String words, Object after) {
+    private void done(By by, long job, String subject, long subjectId, String words, Object after) {
         jobs.countBenchMove(job);
         journal.write(by, Journal.Entry.ofJob(job, subject, subjectId, words, after));
-        return BenchView.of(state(job));
     }
 
     private static <T> Map<String, T> byThing(Step step, List<T> said, Function<T, String> thing) {

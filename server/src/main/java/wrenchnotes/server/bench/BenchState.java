@@ -19,7 +19,6 @@ import wrenchnotes.server.teardown.NotesStore;
 record BenchState(
         JobStore.Job job,
         NotesStore.Version notes,
-        JobFacts facts,
         List<StepEntry> steps,
         List<LedgerEntry> entries,
         WayIn way,
@@ -28,7 +27,6 @@ record BenchState(
     static BenchState of(
             JobStore.Job job,
             NotesStore.Version notes,
-            JobFacts facts,
             List<StepEntry> steps,
             List<LedgerEntry> entries) {
         WayIn way = WayIn.closed(notes.teardown());
@@ -38,7 +36,7 @@ record BenchState(
         Ledger ledger = Ledger.replayed(
                 notes.teardown().things(),
                 entries.stream().map(LedgerEntry::move).toList());
-        return new BenchState(job, notes, facts, steps, entries, way, ledger);
+        return new BenchState(job, notes, steps, entries, way, ledger);
     }
 
     Teardown teardown() {
@@ -50,7 +48,7 @@ record BenchState(
     }
 
     /** What is in the way of closing up; empty if nothing is, or if there is nothing to close. */
-    List<String> inTheWay() {
+    List<String> inTheWay(JobFacts facts) {
         return facts.lastIn()
                 .map(lastIn -> ClosingGate.reasons(
                         teardown(), way, ledger, facts.checks().since(lastIn)))
@@ -58,7 +56,7 @@ record BenchState(
     }
 
     /** The last step entry that can be taken back: not yet taken back, and no taking back itself. */
-    Optional<StepEntry> lastStep() {
+    Optional<StepEntry> lastStep(JobFacts facts) {
         Set<Long> takenBack = new HashSet<>();
         steps.forEach(entry -> entry.undoes().ifPresent(takenBack::add));
         return steps.stream()

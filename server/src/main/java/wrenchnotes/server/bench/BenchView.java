@@ -8,6 +8,7 @@ import java.util.Set;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Ledger;
 import wrenchnotes.core.bench.Tally;
+import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
@@ -80,7 +81,7 @@ public record BenchView(
             Optional<FastenerGroup> group,
             Optional<FastenerShape> shape) {}
 
-    static BenchView of(BenchState state) {
+    static BenchView of(BenchState state, JobFacts facts) {
         return new BenchView(
                 state.job().id(),
                 state.job().tag(),
@@ -90,16 +91,16 @@ public record BenchView(
                 state.job().complaint(),
                 state.job().benchVersion(),
                 state.opened(),
-                state.facts().closed(),
-                state.facts().lastIn(),
+                facts.closed(),
+                facts.lastIn(),
                 state.teardown().steps().stream().map(step -> view(step, state)).toList(),
                 state.way().nextIn().map(Step::id),
                 state.way().nextOut().map(Step::id),
                 state.ledger().tally(),
                 state.ledger().tally().words(),
-                state.inTheWay(),
-                state.lastStep().isPresent(),
-                Status.of(state.facts(), Instant.now()));
+                state.inTheWay(facts),
+                state.lastStep(facts).isPresent(),
+                Status.of(facts, Instant.now()));
     }
 
     private static StepView view(Step step, BenchState state) {

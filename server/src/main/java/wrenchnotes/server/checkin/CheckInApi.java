@@ -83,10 +83,11 @@ public class CheckInApi {
     /** A unit seen before, with its stays, newest first. */
     public record KnownUnit(CheckInStore.Unit unit, List<JobStore.Job> stays) {}
 
+    /** @param revision puts the symptoms this revision usually has first; may be left out */
     @GetMapping("/checkin")
-    Counter counter() {
+    Counter counter(@RequestParam(required = false) Long revision) {
         return snapshot.read(
-                () -> new Counter(service.nextTag().text(), store.freeSlots(), store.symptomWords()));
+                () -> new Counter(service.nextTag().text(), store.freeSlots(), store.symptomWords(revision)));
     }
 
     @GetMapping("/units")

@@ -150,8 +150,21 @@ public class CheckInStore {
                 .map(tag -> Tag.of(tag).text());
     }
 
-    List<SymptomWord> symptomWords() {
-        return jdbc.sql("SELECT area, name FROM symptom ORDER BY id")
+    /** The words for what a unit does wrong: first those said most often of this revision lately. */
+    List<SymptomWord> symptomWords(Long revision) {
+        return jdbc.sql(
+                        """
+                        SELECT area, name
+                        FROM symptom
+                        LEFT JOIN (SELECT symptom_id, COUNT(*) AS said
+                                   FROM job_symptom
+                                   WHERE present
+                                     AND job_id IN (SELECT id FROM job WHERE revision_id = :revision
+                                                    ORDER BY id DESC LIMIT 200)
+                                   GROUP BY symptom_id) ON symptom_id = symptom.id
+                        ORDER BY COALESCE(said, 0) DESC, symptom.id
+                        """)
+                .param("revision", revision)
                 .query((row, n) -> new SymptomWord(row.getString("area"), row.getString("name")))
                 .list();
     }

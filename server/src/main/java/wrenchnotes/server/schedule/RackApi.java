@@ -38,6 +38,7 @@ public class RackApi {
 
     /**
      * @param owner empty for a unit the shop sells for itself
+     * @param opened whether it lies open, on a bench or waiting
      * @param waitedSince when its wait began, if it waits
      */
     public record RackRow(
@@ -49,6 +50,7 @@ public class RackApi {
             Optional<String> owner,
             String symptoms,
             Status status,
+            boolean opened,
             Pickup.Turn turn,
             String reason,
             Optional<String> slot,
@@ -101,6 +103,7 @@ public class RackApi {
                 job.owner().map(JobStore.Owner::name),
                 noticed.isEmpty() ? job.complaint() : noticed,
                 pickup.status(),
+                !facts.closed(),
                 pickup.turn(),
                 pickup.reason(),
                 job.slot(),

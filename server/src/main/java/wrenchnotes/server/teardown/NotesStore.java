@@ -4,6 +4,8 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
@@ -20,8 +22,12 @@ public class NotesStore {
 
     private static final TypeReference<List<Step>> STEPS = new TypeReference<>() {};
 
+    private static final int KEPT = 400;
+
     private final JdbcClient jdbc;
     private final JsonMapper json;
+    /** Saved notes never change, so one read serves every key press on the bench. */
+    private final Map<Long, Version> read = new ConcurrentHashMap<>();
 
     NotesStore(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
@@ -38,15 +44,23 @@ public class NotesStore {
 
     /** The newest notes of a revision; number 0 and no steps if there are none yet. */
     public Version newest(long revision) {
-        return jdbc.sql(VERSION + "WHERE revision_id = :revision ORDER BY number DESC LIMIT 1")
+        return jdbc.sql("SELECT id FROM teardown WHERE revision_id = :revision ORDER BY number DESC LIMIT 1")
                 .param("revision", revision)
-                .query((row, n) -> version(row))
+                .query(Long.class)
                 .optional()
+                .map(this::version)
                 .orElse(new Version(0, 0, Teardown.empty(), "", "", Instant.EPOCH));
     }
 
     /** The notes a job was opened with. */
     public Version version(long id) {
+        if (read.size() > KEPT) {
+            read.clear();
+        }
+        return read.computeIfAbsent(id, this::fetch);
+    }
+
+    private Version fetch(long id) {
         return jdbc.sql(VERSION + "WHERE teardown.id = :id")
                 .param("id", id)
                 .query((row, n) -> version(row))

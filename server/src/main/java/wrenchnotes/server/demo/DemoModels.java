@@ -1,0 +1,285 @@
+package wrenchnotes.server.demo;
+
+import static wrenchnotes.core.teardown.Finish.BLACK;
+import static wrenchnotes.core.teardown.Finish.BRASS;
+import static wrenchnotes.core.teardown.Finish.SILVER;
+import static wrenchnotes.core.teardown.Side.BACK;
+import static wrenchnotes.core.teardown.Side.BOTTOM;
+import static wrenchnotes.core.teardown.Side.FRONT;
+import static wrenchnotes.core.teardown.Side.TOP;
+
+import java.util.List;
+import wrenchnotes.core.unit.Kind;
+
+/** The invented models that come over the demo shop's counter, with their notes. */
+final class DemoModels {
+
+    static final String MAINS = "Mains inside. Unplug, wait five minutes, measure before touching. Covers on before power."
+            + " Your local rules decide who may work on it.";
+    private static final String TUBE =
+            "The picture tube can hold a dangerous charge for days. Leave it off for a day, and have it discharged by"
+                    + " someone trained before hands go in.";
+    private static final String LASER = "Laser light: power off while the cover is open, and never look into the lens.";
+    private static final String SPRING = "A spring is under tension here: hold it down, eyes away.";
+
+    private DemoModels() {}
+
+    record Model(String maker, String name, Kind kind, List<Revision> revisions) {}
+
+    record Revision(String name, String tellApart, DemoNotes notes) {}
+
+    static List<Model> all() {
+        return List.of(
+                new Model(
+                        "Quistral",
+                        "Q2",
+                        Kind.CONSOLE,
+                        List.of(
+                                new Revision("A", "screws along the foot", quiz(false)),
+                                new Revision("B", "smooth foot: rivets inside", quiz(true)))),
+                new Model(
+                        "Dulcane",
+                        "CD-5",
+                        Kind.PLAYER,
+                        List.of(new Revision("first series", "round drawer button", singingMachine()))),
+                new Model(
+                        "Dulcane", "Duo", Kind.PLAYER, List.of(new Revision("only", "", lessonPlayer()))),
+                new Model(
+                        "Ormeva",
+                        "LR-20",
+                        Kind.PLAYER,
+                        List.of(new Revision("grey keys", "keys in one grey row", lessonRecorder()))),
+                new Model(
+                        "Pellworth",
+                        "Tern",
+                        Kind.COMPUTER,
+                        List.of(new Revision("issue 2", "drive slot with a dimple", homeComputer()))),
+                new Model(
+                        "Pellworth", "Gannet", Kind.COMPUTER, List.of(new Revision("only", "", allInOne()))),
+                new Model(
+                        "Fennrick",
+                        "FD-3",
+                        Kind.DRIVE,
+                        List.of(
+                                new Revision("flat lid", "lid without ribs", discDrive(false)),
+                                new Revision("ribbed lid", "three ribs across the lid", discDrive(true)))));
+    }
+
+    private static DemoNotes quiz(boolean riveted) {
+        DemoNotes notes = new DemoNotes();
+        DemoNotes.Line foot = notes.step("foot", "Take off the foot", BOTTOM, "PH1", 3)
+                .how("Lay it on the cloth, panel down. The two under the felt pads come last.")
+                .caution(MAINS)
+                .piece("felt ring", "glue side to the foot");
+        if (riveted) {
+            foot.tapping(4, "foot, outer", 2.9, 12, BLACK).rivets(6, "foot plate rivets", 3, 5);
+        } else {
+            foot.tapping(10, "foot", 2.9, 12, BLACK);
+        }
+        notes.step("shield", "Lift out the supply shield", BOTTOM, "PH1", 2)
+                .needs("foot")
+                .machine(4, "shield", 3, 6, SILVER)
+                .exposes("main supply", "supply plug");
+        notes.step("panel", "Fold up the buzzer panel", TOP, "PH0", 4)
+                .needs("foot")
+                .how("Hinge side stays. Do not pull: the ribbon is short.")
+                .tapping(6, "panel", 2.2, 6, BLACK)
+                .plug("buzzer lead", "red wire to the hinge")
+                .exposes("hinge ribbon", "ribbon clip");
+        notes.step("board", "Take out the quiz board", TOP, "PH0", 5)
+                .needs("panel", "shield")
+                .machine(5, "board", 2.5, 5, BRASS)
+                .plug("panel ribbon", "stripe to the left edge")
+                .plug("supply lead", "")
+                .exposes("buzzer board", "fan bearing");
+        return notes;
+    }
+
+    private static DemoNotes singingMachine() {
+        DemoNotes notes = new DemoNotes();
+        notes.step("lid", "Lid off", TOP, "PH1", 2)
+                .how("Four at the sides; slide it back before you lift.")
+                .caution(MAINS)
+                .tapping(4, "lid", 3.5, 12, BLACK);
+        notes.step("front", "Front panel forward", TOP, "PH1", 3)
+                .needs("lid")
+                .tapping(3, "front panel", 2.9, 10, BLACK)
+                .plug("microphone lead", "white wire up")
+                .plug("display lead", "stripe to the left")
+                .exposes("door latch");
+        notes.step("drawer", "Drawer out", FRONT, "flat 3", 2)
+                .needs("front")
+                .how("Turn the lift wheel by hand until the drawer frees, then press the tab.")
+                .clips(1, "drawer clip", 4, 9)
+                .exposes("drawer belt");
+        notes.step("deck", "Deck cover off", TOP, "PH1", 3)
+                .needs("lid")
+                .caution(LASER)
+                .tapping(5, "deck cover", 2.6, 8, SILVER);
+        notes.step("carousel", "Lift the carousel", TOP, "PH1", 2)
+                .needs("deck", "drawer")
+                .machine(1, "carousel hub", 3, 14, SILVER)
+                .piece("spacer ring", "thin side down");
+        notes.step("motor", "Carousel motor out", TOP, "PH0", 3)
+                .needs("carousel")
+                .machine(2, "carousel motor", 2, 4, SILVER)
+                .plug("motor lead", "red wire to the rim")
+                .exposes("carousel belt");
+        notes.step("sled", "Sled out", TOP, "PH0", 4)
+                .needs("drawer", "deck")
+                .machine(3, "sled rails", 2, 6, BRASS)
+                .exposes("sled belt", "lens");
+        notes.step("supply", "Supply out", BOTTOM, "PH1", 4)
+                .needs("lid")
+                .caution(MAINS)
+                .machine(4, "supply", 3, 8, SILVER)
+                .plug("mains lead to the board", "")
+                .exposes("inlet filter");
+        return notes;
+    }
+
+    private static DemoNotes lessonPlayer() {
+        DemoNotes notes = new DemoNotes();
+        notes.step("back", "Back shell off", BACK, "PH1", 2)
+                .tapping(6, "back shell", 2.9, 14, BLACK)
+                .plug("aerial lead", "");
+        notes.step("board", "Swing the board out", BACK, "PH0", 3)
+                .needs("back")
+                .tapping(4, "board", 2.2, 6, SILVER)
+                .plug("speaker lead", "grey to the left");
+        notes.step("disc", "Disc deck out", TOP, "PH0", 4)
+                .needs("board")
+                .caution(LASER)
+                .machine(3, "disc deck", 2, 5, BRASS)
+                .piece("rubber foot of the deck", "wide end down")
+                .exposes("sled belt", "lens");
+        notes.step("tape", "Tape deck out", FRONT, "PH0", 5)
+                .needs("board")
+                .caution(SPRING)
+                .machine(4, "tape deck", 2, 6, SILVER)
+                .piece("pause key rod", "bent end to the front")
+                .exposes("idler tyre", "door latch");
+        return notes;
+    }
+
+    private static DemoNotes lessonRecorder() {
+        DemoNotes notes = new DemoNotes();
+        notes.step("cells", "Battery lid and cells out", BOTTOM, "PH0", 1)
+                .how("Look for white bloom on the springs.")
+                .tapping(2, "battery bay", 2.2, 8, SILVER);
+        notes.step("back", "Back shell off", BOTTOM, "PH1", 2)
+                .needs("cells")
+                .tapping(5, "back shell", 2.6, 9, BLACK)
+                .piece("lid spring", "long leg into the slot");
+        notes.step("keys", "Keys board off", BOTTOM, "PH00", 3)
+                .needs("back")
+                .machine(6, "keys board", 1.6, 3, SILVER)
+                .plug("head lead", "red wire to the board edge")
+                .plug("motor lead", "red wire to the board edge")
+                .exposes("record switch");
+        notes.step("bracket", "Take off the flywheel bracket", BOTTOM, "PH0", 2)
+                .needs("keys")
+                .caution(SPRING)
+                .how("Turn the head lead aside. Lift straight up, with the flywheel seated; the thrust washer comes too.")
+                .machine(3, "flywheel bracket", 2, 5, BRASS)
+                .machine(1, "bracket, by the motor: the longer one", 2, 9, BRASS)
+                .piece("thrust washer", "flat side to the bracket")
+                .exposes("capstan belt");
+        notes.step("plate", "Reel plate up", TOP, "PH0", 4)
+                .needs("bracket")
+                .machine(3, "reel plate", 2, 4, BLACK)
+                .piece("rewind key rod", "hook to the left")
+                .exposes("idler tyre");
+        return notes;
+    }
+
+    private static DemoNotes homeComputer() {
+        DemoNotes notes = new DemoNotes();
+        notes.step("case", "Case apart", BOTTOM, "PH2", 3)
+                .how("The three at the front are shorter.")
+                .tapping(5, "case, back", 3.5, 16, BLACK)
+                .tapping(3, "case, front: the short ones", 3.5, 10, BLACK);
+        notes.step("keyboard", "Keyboard up and off", TOP, "", 2)
+                .needs("case")
+                .plug("keyboard tail, wide", "print side up")
+                .plug("keyboard tail, narrow", "print side up")
+                .exposes("keyboard membrane");
+        notes.step("shield", "Shield off", TOP, "PH1", 3)
+                .needs("keyboard")
+                .machine(7, "shield", 3, 6, SILVER)
+                .clips(2, "shield clips", 5, 8)
+                .exposes("video chip");
+        notes.step("drive", "Drive out", TOP, "PH1", 3)
+                .needs("shield")
+                .machine(4, "drive to frame", 3, 5, BRASS)
+                .plug("drive data ribbon", "stripe to the back")
+                .plug("drive supply lead", "above the data ribbon")
+                .exposes("drive belt", "drive head");
+        notes.step("supply", "Supply block out", BOTTOM, "PH2", 4)
+                .needs("case")
+                .caution(MAINS)
+                .machine(2, "supply block", 4, 8, SILVER)
+                .plug("supply to board", "")
+                .exposes("inlet filter");
+        return notes;
+    }
+
+    private static DemoNotes allInOne() {
+        DemoNotes notes = new DemoNotes();
+        notes.step("shell", "Back shell off", FRONT, "T15", 4)
+                .caution(TUBE)
+                .how("Screen on the cloth. Two are deep under the handle.")
+                .lobular(4, "back shell", 4.2, 16, BLACK)
+                .lobular(2, "back shell, under the handle: long", 4.2, 25, BLACK);
+        notes.step("frame", "Slide the frame out", FRONT, "PH2", 5)
+                .needs("shell")
+                .caution(MAINS)
+                .machine(4, "frame", 4, 8, SILVER)
+                .plug("tube lead", "only after discharge")
+                .exposes("inlet filter", "line transformer");
+        notes.step("drive", "Drive out", TOP, "PH1", 3)
+                .needs("shell")
+                .machine(4, "drive to frame", 3, 5, BRASS)
+                .plug("drive ribbon", "stripe to the left")
+                .exposes("drive belt");
+        notes.step("board", "Board out", TOP, "PH1", 4)
+                .needs("frame")
+                .machine(6, "board", 3, 6, SILVER)
+                .plug("supply lead", "")
+                .plug("keyboard socket lead", "blue up")
+                .exposes("keyboard socket");
+        return notes;
+    }
+
+    private static DemoNotes discDrive(boolean ribbed) {
+        DemoNotes notes = new DemoNotes();
+        DemoNotes.Line lid = notes.step("lid", "Lid off", TOP, ribbed ? "T8" : "PH1", 2)
+                .how("Lift it level. Look along it: is it straight?")
+                .exposes("lid");
+        if (ribbed) {
+            lid.lobular(4, "lid", 2.6, 6, SILVER);
+        } else {
+            lid.tapping(4, "lid", 2.6, 6, SILVER);
+        }
+        notes.step("door", "Front and door off", FRONT, "", 2)
+                .needs("lid")
+                .clips(2, "front clips", 3, 7)
+                .piece("door spring", "short leg up")
+                .exposes("door latch");
+        notes.step("fan", "Fan off", BACK, "PH1", 2)
+                .needs("lid")
+                .tapping(2, "fan", 2.9, 18, BLACK)
+                .plug("fan lead", "red to the edge")
+                .exposes("fan bearing");
+        notes.step("board", "Board off", BOTTOM, "PH0", 3)
+                .needs("door")
+                .machine(3, "drive board", 2.5, 4, SILVER)
+                .plug("stepper lead", "stripe to the back")
+                .plug("head ribbon", "print side down");
+        notes.step("carriage", "Carriage and rails", TOP, "PH0", 4)
+                .needs("board")
+                .machine(2, "rails", 2, 4, BRASS)
+                .exposes("heads", "rail grease");
+        return notes;
+    }
+}

@@ -1,0 +1,174 @@
+package wrenchnotes.server.demo;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.ToLongFunction;
+import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Finish;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.ThreadForm;
+
+/** Writes the notes of a demo revision, a line a step. */
+final class DemoNotes {
+
+    private final Map<String, Line> lines = new LinkedHashMap<>();
+
+    /** One step while it is being written. */
+    static final class Line {
+
+        private final String id;
+        private final String title;
+        private final Side side;
+        private final String tool;
+        private final double minutes;
+        private final Set<String> needs = new TreeSet<>();
+        private final List<FastenerGroup> fasteners = new ArrayList<>();
+        private final List<Connector> connectors = new ArrayList<>();
+        private final List<LoosePiece> pieces = new ArrayList<>();
+        private final List<String> exposes = new ArrayList<>();
+        private String how = "";
+        private String caution = "";
+
+        private Line(String id, String title, Side side, String tool, double minutes) {
+            this.id = id;
+            this.title = title;
+            this.side = side;
+            this.tool = tool;
+            this.minutes = minutes;
+        }
+
+        Line needs(String... ids) {
+            needs.addAll(List.of(ids));
+            return this;
+        }
+
+        Line how(String words) {
+            how = words;
+            return this;
+        }
+
+        Line caution(String words) {
+            caution = words;
+            return this;
+        }
+
+        Line machine(int count, String label, double diameter, double length, Finish finish) {
+            return screws(count, label, Head.CROSS, tool, ThreadForm.MACHINE, diameter, length, finish);
+        }
+
+        Line tapping(int count, String label, double diameter, double length, Finish finish) {
+            return screws(count, label, Head.CROSS, tool, ThreadForm.TAPPING, diameter, length, finish);
+        }
+
+        Line lobular(int count, String label, double diameter, double length, Finish finish) {
+            return screws(count, label, Head.HEXALOBULAR, tool, ThreadForm.TAPPING, diameter, length, finish);
+        }
+
+        Line pinned(int count, String label, double diameter, double length, Finish finish) {
+            return screws(count, label, Head.HEXALOBULAR_SECURITY, tool, ThreadForm.TAPPING, diameter, length, finish);
+        }
+
+        Line rivets(int count, String label, double diameter, double length) {
+            return screws(count, label, Head.RIVET, "", ThreadForm.NONE, diameter, length, Finish.BLACK);
+        }
+
+        Line clips(int count, String label, double width, double length) {
+            return screws(count, label, Head.CLIP, "", ThreadForm.NONE, width, length, Finish.SILVER);
+        }
+
+        private Line screws(
+                int count,
+                String label,
+                Head head,
+                String size,
+                ThreadForm thread,
+                double diameter,
+                double length,
+                Finish finish) {
+            fasteners.add(new FastenerGroup(
+                    id + "-f" + fasteners.size(), label, head, size, thread, diameter, length, finish, count));
+            return this;
+        }
+
+        Line plug(String label, String mark) {
+            connectors.add(new Connector(id + "-c" + connectors.size(), label, mark));
+            return this;
+        }
+
+        Line piece(String label, String hint) {
+            pieces.add(new LoosePiece(id + "-p" + pieces.size(), label, hint, 1));
+            return this;
+        }
+
+        Line exposes(String... components) {
+            exposes.addAll(List.of(components));
+            return this;
+        }
+    }
+
+    Line step(String id, String title, Side side, String tool, double minutes) {
+        Line line = new Line(id, title, side, tool, minutes);
+        lines.put(id, line);
+        return line;
+    }
+
+    /** The names of all components that some step exposes. */
+    List<String> components() {
+        return lines.values().stream()
+                .flatMap(line -> line.exposes.stream())
+                .distinct()
+                .toList();
+    }
+
+    /** The steps to do, in the order of the notes, to reach a component. */
+    List<String> wayTo(String component) {
+        Line reaching = lines.values().stream()
+                .filter(line -> line.exposes.contains(component))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No step exposes " + component));
+        Set<String> needed = new TreeSet<>();
+        need(reaching.id, needed);
+        return inOrder(needed);
+    }
+
+    /** These steps in the order of the notes. */
+    List<String> inOrder(Set<String> steps) {
+        return lines.keySet().stream().filter(steps::contains).toList();
+    }
+
+    private void need(String id, Set<String> needed) {
+        if (needed.add(id)) {
+            lines.get(id).needs.forEach(need -> need(need, needed));
+        }
+    }
+
+    Teardown teardown(ToLongFunction<String> componentId) {
+        return Teardown.of(lines.values().stream()
+                .map(line -> new Step(
+                        line.id,
+                        line.title,
+                        line.how,
+                        line.caution,
+                        line.needs,
+                        line.side,
+                        line.tool,
+                        line.minutes,
+                        line.fasteners,
+                        line.connectors,
+                        line.pieces,
+                        new TreeSet<>(line.exposes.stream()
+                                .mapToLong(componentId)
+                                .boxed()
+                                .toList())))
+                .toList());
+    }
+}

@@ -1,0 +1,347 @@
+package wrenchnotes.server.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.checkin.Arrival;
+import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.outcome.Outcome;
+import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.server.bench.BenchService;
+import wrenchnotes.server.check.CheckService;
+import wrenchnotes.server.checkin.CheckInService;
+import wrenchnotes.server.demo.DemoPlan.Visit;
+import wrenchnotes.server.diagnosis.FindingService;
+import wrenchnotes.server.drawer.DrawerService;
+import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.ground.SignedIn;
+import wrenchnotes.server.job.HoldService;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.outcome.OutcomeService;
+
+/** Plays each planned visit through the services, as the people of the shop would have done it. */
+@Component
+public class DemoReplay {
+
+    /** A revision and the notes it was given. */
+    record Known(long revision, DemoNotes notes) {}
+
+    private final CheckInService counter;
+    private final BenchService bench;
+    private final FindingService findings;
+    private final CheckService checks;
+    private final OutcomeService outcomes;
+    private final HoldService holds;
+    private final DrawerStore stock;
+    private final DrawerService drawers;
+    private final JobStore jobs;
+
+    DemoReplay(
+            CheckInService counter,
+            BenchService bench,
+            FindingService findings,
+            CheckService checks,
+            OutcomeService outcomes,
+            HoldService holds,
+            DrawerStore stock,
+            DrawerService drawers,
+            JobStore jobs) {
+        this.counter = counter;
+        this.bench = bench;
+        this.findings = findings;
+        this.checks = checks;
+        this.outcomes = outcomes;
+        this.holds = holds;
+        this.stock = stock;
+        this.drawers = drawers;
+        this.jobs = jobs;
+    }
+
+    void play(Instant now, Map<String, SignedIn> staff, Map<String, Known> revisions, Map<String, Long> parts) {
+        Shop shop = new Shop(now, staff, revisions, parts, new HashMap<>(), new HashMap<>(), new TreeSet<>());
+        DemoPlan.visits().forEach(visit -> new Stay(shop, visit).play());
+    }
+
+    /** What is carried from one stay to the next. */
+    private record Shop(
+            Instant now,
+            Map<String, SignedIn> staff,
+            Map<String, Known> revisions,
+            Map<String, Long> parts,
+            Map<Integer, Long> units,
+            Map<String, Long> owners,
+            Set<String> takenSlots) {
+
+        Optional<String> freeSlot(int luck) {
+            List<String> free = new ArrayList<>();
+            for (char shelf = 'A'; shelf <= 'D'; shelf++) {
+                for (int place = 1; place <= 6; place++) {
+                    String slot = "" + shelf + place;
+                    if (!takenSlots.contains(slot)) {
+                        free.add(slot);
+                    }
+                }
+            }
+            return free.isEmpty() ? Optional.empty() : Optional.of(free.get(luck % free.size()));
+        }
+    }
+
+    /** One visit of one unit. */
+    private final class Stay {
+
+        private final Shop shop;
+        private final Visit visit;
+        private final Known known;
+        private final String bencher;
+        private Instant at;
+        private long job;
+        private long benchVersion;
+
+        Stay(Shop shop, Visit visit) {
+            this.shop = shop;
+            this.visit = visit;
+            this.known = shop.revisions().get(visit.unit().model() + " " + visit.unit().revision());
+            this.bencher = visit.luck() % 2 == 0 ? "tobias" : "wren";
+            this.at = shop.now()
+                    .minus(Duration.ofMinutes((long) (visit.daysAgo() * 24 * 60)))
+                    .truncatedTo(ChronoUnit.MINUTES);
+        }
+
+        void play() {
+            checkIn();
+            switch (visit.ending()) {
+                case NOT_STARTED -> {}
+                case OWNER_IS_ASKED -> {
+                    arrivalCheck();
+                    hold(HoldKind.OWNER, "The second belt costs more: go on?", Optional.empty());
+                }
+                case OPEN_ON_THE_WAY_IN -> open(way().subList(0, Math.max(1, way().size() - 1)));
+                case OPEN_AND_MENDED -> mend();
+                case GLUE_CURES -> {
+                    mend();
+                    hold(HoldKind.CURE, "Resin on the gear sets", Optional.of(shop.now().plus(Duration.ofHours(3))));
+                }
+                case BOARD_DRIES -> {
+                    mend();
+                    hold(HoldKind.DRY, "The washed board dries", Optional.of(shop.now().plus(Duration.ofHours(16))));
+                }
+                case PART_IS_COMING -> {
+                    open(way());
+                    hold(HoldKind.PART, visit.seen().get(0).fault().component() + ", from the supplier", Optional.empty());
+                }
+                case SCREW_LOST -> {
+                    mend();
+                    loseOne();
+                }
+                case CHECK_FAILED -> {
+                    mendAndClose();
+                    check(Stage.AFTER_CLOSING, Verdict.FAILED, "plays for ten minutes", true, 1, "stops after four");
+                }
+                case TO_CHECK -> mendAndClose();
+                case READY -> finish(outcome());
+                case KEPT_FOR_PARTS -> {
+                    arrivalCheck();
+                    end(new OutcomeGiven(Outcome.KEPT_FOR_PARTS, "case too far gone", later(20)));
+                    handOver();
+                }
+                case HANDED_OVER -> {
+                    finish(outcome());
+                    handOver();
+                }
+            }
+        }
+
+        private List<String> way() {
+            Set<String> needed = new TreeSet<>();
+            visit.seen().forEach(seen -> needed.addAll(known.notes().wayTo(seen.fault().component())));
+            return known.notes().inOrder(needed);
+        }
+
+        private void checkIn() {
+            String symptom = visit.seen().get(0).fault().symptom();
+            List<Arrival.Symptom> symptoms = new ArrayList<>();
+            visit.seen().stream()
+                    .map(seen -> seen.fault().symptom())
+                    .distinct()
+                    .forEach(name -> symptoms.add(new Arrival.Symptom(name, true)));
+            if (visit.luck() % 3 == 0 && !symptom.equals("gets hot")) {
+                symptoms.add(new Arrival.Symptom("gets hot", false));
+            }
+            Set<ArrivalMark> marks = new TreeSet<>();
+            marks.add(visit.luck() % 4 == 0 ? ArrivalMark.SEAL_BROKEN : ArrivalMark.SEAL_WHOLE);
+            if (visit.luck() % 7 == 0) {
+                marks.add(ArrivalMark.EARLIER_ATTEMPT);
+                marks.remove(ArrivalMark.SEAL_WHOLE);
+            }
+            Arrival arrival = new Arrival(
+                    DemoWords.complaint(symptom, visit.luck()),
+                    symptoms,
+                    marks,
+                    "",
+                    List.of(),
+                    visit.luck() % 2 == 0 ? List.of("mains lead") : List.of());
+            Optional<String> slot = shop.freeSlot(visit.luck());
+            boolean stays = visit.daysAgo() < 20;
+            if (stays) {
+                slot.ifPresent(shop.takenSlots()::add);
+            }
+            DemoPlan.Unit unit = visit.unit();
+            Optional<Long> owner = unit.owner().map(shop.owners()::get);
+            CheckInService.TakenIn taken = counter.takeIn(
+                    by("marit"),
+                    new CheckInService.Coming(
+                            Optional.ofNullable(shop.units().get(unit.number())),
+                            unit.serial(),
+                            known.revision(),
+                            unit.ownership(),
+                            owner,
+                            owner.isPresent() ? "" : unit.owner().orElse(""),
+                            "",
+                            slot,
+                            due(),
+                            arrival));
+            job = taken.jobId();
+            JobStore.Job row = jobs.job(job);
+            shop.units().put(unit.number(), row.unitId());
+            row.owner().ifPresent(who -> shop.owners().put(who.name(), who.id()));
+        }
+
+        private Optional<Instant> due() {
+            return visit.unit().ownership() == Ownership.CUSTOMER && visit.luck() % 3 != 1
+                    ? Optional.of(at.plus(Duration.ofDays(8 + visit.luck() % 14)))
+                    : Optional.empty();
+        }
+
+        private void arrivalCheck() {
+            check(Stage.ARRIVAL, Verdict.FAILED, "powers up, does what it should", true, 1, "");
+        }
+
+        private void open(List<String> steps) {
+            later(180 + visit.luck() * 11);
+            arrivalCheck();
+            for (String step : steps) {
+                bench.stepIn(by(bencher), job, seen(), step, List.of());
+                later(3);
+            }
+        }
+
+        private void mend() {
+            open(way());
+            for (DemoPlan.Seen seen : visit.seen()) {
+                later(6);
+                Optional<Long> part = Optional.ofNullable(seen.way().part()).map(shop.parts()::get);
+                part.ifPresent(this::orderIfNoneIsLeft);
+                findings.record(
+                        by(bencher),
+                        job,
+                        new FindingService.FaultSeen(
+                                seen.fault().component(),
+                                seen.fault().wrong(),
+                                seen.way().remedy(),
+                                part,
+                                part.isPresent() ? 1 : 0,
+                                seen.way().remedy() == Remedy.REVIVED ? "boiled and conditioned" : ""));
+            }
+            check(Stage.BEFORE_CLOSING, Verdict.PASSED, "moves by hand, powers up", false, 2, "");
+        }
+
+        private void orderIfNoneIsLeft(long part) {
+            if (stock.part(part).count() == 0) {
+                drawers.bookIn(by("ines"), part, 8, "order came in");
+            }
+        }
+
+        private void mendAndClose() {
+            mend();
+            List<String> steps = way();
+            for (int n = steps.size() - 1; n >= 0; n--) {
+                later(2);
+                bench.stepOut(by(bencher), job, seen(), steps.get(n), List.of());
+            }
+            later(1);
+            bench.close(by(bencher), job, seen());
+            later(5);
+        }
+
+        /** Drops one fastener of the last step in: it is on the floor somewhere. */
+        private void loseOne() {
+            String step = way().get(way().size() - 1);
+            String thing = step + "-f0";
+            bench.move(
+                    by(bencher),
+                    job,
+                    seen(),
+                    new Move(thing, Account.TRAY, Account.LOST, 1, "rolled off the mat"),
+                    Optional.empty());
+        }
+
+        private void finish(OutcomeGiven given) {
+            mendAndClose();
+            check(Stage.AFTER_CLOSING, Verdict.PASSED, "all functions, covers on", true, 3, "");
+            end(given);
+        }
+
+        private OutcomeGiven outcome() {
+            boolean remark = visit.luck() % 8 == 3;
+            return new OutcomeGiven(
+                    remark ? Outcome.FIXED_WITH_REMARK : Outcome.FIXED, remark ? "a little louder than new" : "", at);
+        }
+
+        private void end(OutcomeGiven given) {
+            By by = by(bencher);
+            outcomes.give(by, job, new OutcomeGiven(given.outcome(), given.remark(), by.at()));
+        }
+
+        private void handOver() {
+            later(24 * 60 + visit.luck() * 30);
+            outcomes.handOver(by("marit"), job);
+        }
+
+        private void check(Stage stage, Verdict verdict, String what, boolean coversOn, int times, String remark) {
+            later(3);
+            checks.record(by(bencher), job, new Check(stage, verdict, what, coversOn, "", times, remark, at));
+        }
+
+        private void hold(HoldKind kind, String why, Optional<Instant> until) {
+            later(4);
+            holds.set(by(bencher), job, new Hold(kind, why, at, until, Optional.empty()));
+        }
+
+        /** Nobody else is at this bench: each press has seen all the presses before it. */
+        private Seen seen() {
+            return new Seen(benchVersion++);
+        }
+
+        private By by(String name) {
+            SignedIn who = shop.staff().get(name);
+            return new By(who.id(), who.name(), at);
+        }
+
+        /** Time goes by, but never past today. */
+        private Instant later(int minutes) {
+            Instant next = at.plus(Duration.ofMinutes(minutes));
+            Instant latest = shop.now().minus(Duration.ofMinutes(2));
+            at = next.isBefore(latest) ? next : at.isBefore(latest) ? latest : at.plusMillis(1);
+            return at;
+        }
+    }
+}

@@ -1,0 +1,103 @@
+package wrenchnotes.server.browser;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+
+/** Takes the pictures in docs/screenshots from a running demo shop: {@code make shots}. */
+public final class Shots {
+
+    private static final String FARTHEST_OPEN =
+            """
+            async () => {
+              const rack = await (await fetch('/api/rack')).json();
+              const steps = (row) => Number(row.status.words.match(/\\d+/)[0]);
+              return rack.next
+                .filter((row) => row.status.standing === 'OPEN_ON_BENCH')
+                .sort((one, other) => steps(other) - steps(one))[0].jobId;
+            }
+            """;
+
+    private final Page page;
+    private final Path folder;
+
+    private Shots(Page page, Path folder) {
+        this.page = page;
+        this.folder = folder;
+    }
+
+    /** @param args address of the application, folder for the pictures */
+    public static void main(String[] args) {
+        try (Window window = Window.on(args[0])) {
+            Shots shots = new Shots(window.page(), Path.of(args[1]));
+            window.page().navigate("/");
+            window.page().getByText("Demo shop").waitFor();
+            shots.take("sign-in");
+            window.signIn("tobias", "quay");
+            shots.rooms(window);
+        }
+    }
+
+    private void rooms(Window window) {
+        page.getByText("Pick up next").waitFor();
+        take("rack");
+
+        window.goTo("Check-in");
+        page.getByLabel("Model").selectOption("Quistral Q2");
+        window.click("B · smooth foot");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Lamplight");
+        window.click("Lamplight quiz café");
+        window.click("keys dead");
+        window.click("goes off by itself");
+        window.click("goes off by itself");
+        page.getByText("of this revision so far").waitFor();
+        take("check-in");
+
+        window.goTo("Models");
+        page.getByText("Ormeva LR-20").click();
+        page.getByText("Take off the flywheel bracket").first().click();
+        take("models");
+
+        window.goTo("Drawers");
+        page.getByText("hinge ribbon").first().waitFor();
+        take("drawers");
+
+        window.goTo("Patterns");
+        page.getByText("All of them in numbers").waitFor();
+        take("patterns");
+
+        benchAndSheet(window);
+    }
+
+    private void benchAndSheet(Window window) {
+        window.goTo("Bench");
+        page.getByText("Open now").waitFor();
+        take("benches");
+        window.goTo("Rack");
+        takeFinder("keys");
+        // A unit that lies open as it is: nothing in the demo shop is moved for its picture.
+        page.navigate("/jobs/" + page.evaluate(FARTHEST_OPEN));
+        page.getByText("The story so far").waitFor();
+        take("job-sheet");
+        window.click("To the bench");
+        page.getByText("Comes off").waitFor();
+        take("bench-in");
+        page.keyboard().press("t");
+        page.getByText("Goes back").waitFor();
+        page.keyboard().press("x");
+        page.getByText("That is what went back").waitFor();
+        take("bench-out");
+    }
+
+    private void takeFinder(String words) {
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find")).fill(words);
+        page.getByRole(AriaRole.OPTION).first().waitFor();
+        take("finder");
+        page.keyboard().press("Escape");
+    }
+
+    private void take(String name) {
+        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+}

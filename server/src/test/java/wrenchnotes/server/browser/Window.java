@@ -1,0 +1,88 @@
+package wrenchnotes.server.browser;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium on one address, without a screen. */
+public final class Window implements AutoCloseable {
+
+    private static final List<String> QUIET = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--no-first-run");
+
+    private final Playwright playwright;
+    private final Browser browser;
+    private final BrowserContext context;
+    private final Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    private Window(String url) {
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(QUIET));
+        context = browser.newContext(new Browser.NewContextOptions()
+                .setBaseURL(url)
+                .setViewportSize(1280, 800)
+                .setLocale("en-GB")
+                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        page = context.newPage();
+        page.setDefaultTimeout(15_000);
+        page.onPageError(complaints::add);
+    }
+
+    public static Window on(String url) {
+        return new Window(url);
+    }
+
+    public Page page() {
+        return page;
+    }
+
+    /** Errors of scripts on any page that was shown. */
+    public List<String> complaints() {
+        return complaints;
+    }
+
+    public void signIn(String name, String password) {
+        page.navigate("/");
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Password").fill(password);
+        click("Sign in");
+        page.getByRole(AriaRole.NAVIGATION).waitFor();
+    }
+
+    /** Clicks the button that says so, whatever else (such as its key) is printed on it. */
+    public void click(String words) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
+                .first()
+                .click();
+    }
+
+    public void goTo(String room) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(room).setExact(true))
+                .click();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+        browser.close();
+        playwright.close();
+    }
+}

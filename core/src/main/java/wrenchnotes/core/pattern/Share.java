@@ -25,7 +25,10 @@ public record Share(int count, int outOf, double share, double low, double high)
         Checked.within("outOf", outOf, 1, Integer.MAX_VALUE);
         Checked.within("count", count, 0, outOf);
         Interval interval = BinomialConfidenceInterval.WILSON_SCORE.fromErrorRate(outOf, count, ERROR_RATE);
-        return new Share(
-                count, outOf, (double) count / outOf, interval.getLowerBound(), interval.getUpperBound());
+        double share = (double) count / outOf;
+        // The score interval holds the share and stays within 0 and 1; rounding may miss either by the last bit.
+        double low = Math.max(0, Math.min(share, interval.getLowerBound()));
+        double high = Math.min(1, Math.max(share, interval.getUpperBound()));
+        return new Share(count, outOf, share, low, high);
     }
 }

@@ -46,7 +46,7 @@ public class CheckApi {
     }
 
     /** @param instead what should have been written; empty to strike the check */
-    public record CheckCorrection(@NotBlank @Size(max = 300) String why, @Valid Optional<CheckSaid> instead) {}
+    public record CheckCorrection(@NotBlank @Size(max = 300) String why, Optional<@Valid CheckSaid> instead) {}
 
     @PostMapping("/api/jobs/{job}/checks")
     @ResponseStatus(HttpStatus.CREATED)

@@ -19,6 +19,7 @@ import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.SignedIn;
+import wrenchnotes.server.team.DemoPeople;
 import wrenchnotes.server.team.PersonStore;
 import wrenchnotes.server.teardown.ModelService;
 import wrenchnotes.server.teardown.ModelStore;

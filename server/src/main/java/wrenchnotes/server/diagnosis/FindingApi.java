@@ -39,7 +39,7 @@ public class FindingApi {
     }
 
     /** @param instead what should have been written; empty to strike the finding */
-    public record FindingCorrection(@NotBlank @Size(max = 300) String why, @Valid Optional<FindingSaid> instead) {}
+    public record FindingCorrection(@NotBlank @Size(max = 300) String why, Optional<@Valid FindingSaid> instead) {}
 
     @PostMapping("/api/jobs/{job}/findings")
     @ResponseStatus(HttpStatus.CREATED)

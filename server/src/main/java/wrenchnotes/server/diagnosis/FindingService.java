@@ -100,7 +100,7 @@ public class FindingService {
                         found.remark(),
                         corrects));
         FindingStore.FindingRow row = findings.finding(id);
-        String words = (corrects.isPresent() ? "Corrected to: " : "FaultSeen: ") + row.words();
+        String words = (corrects.isPresent() ? "Corrected to: " : "Found: ") + row.words();
         Object before = corrects.map(findings::finding).orElse(null);
         journal.write(by, new Journal.Entry(job.id(), "finding", id, words, before, row));
         return row;

@@ -1,5 +1,6 @@
 package wrenchnotes.server.ground;
 
+import java.time.Duration;
 import java.util.List;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.CacheControl;
@@ -26,11 +27,11 @@ public class FrontEnd implements WebMvcConfigurer {
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
-        registry.addResourceHandler("/api/openapi.json").addResourceLocations("classpath:/api/");
+        registry.addResourceHandler("/api/*.json").addResourceLocations("classpath:/api/");
         // File names under assets/ carry a hash of their content, so they never go stale.
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations("classpath:/static/assets/")
-                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365)).cachePublic().immutable());
+                .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
     }
 
     /** The screens; a screen's own address works when typed, bookmarked or reloaded. */

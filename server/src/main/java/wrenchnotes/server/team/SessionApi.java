@@ -29,7 +29,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.team.Role;
 import wrenchnotes.core.unit.Refused;
-import wrenchnotes.server.demo.DemoPeople;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Snapshot;

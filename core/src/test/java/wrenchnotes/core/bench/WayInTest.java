@@ -1,0 +1,84 @@
+package wrenchnotes.core.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.unit.Invalid;
+
+class WayInTest {
+
+    /** Following the next step in to the end opens every step, each after all it needs; and out again closes them all. */
+    @Property
+    void theWayInAndOutRespectsWhatNeedsWhat(@ForAll @IntRange(min = 1, max = 12) int size, @ForAll Random random) {
+        Teardown notes = randomNotes(size, random);
+        WayIn way = WayIn.closed(notes);
+        Set<String> open = new HashSet<>();
+        while (way.nextIn().isPresent()) {
+            Step step = way.nextIn().get();
+            assertThat(open).containsAll(step.needs());
+            way = way.in(step.id());
+            open.add(step.id());
+        }
+        assertThat(way.open()).hasSize(size);
+        while (way.nextOut().isPresent()) {
+            Step step = way.nextOut().get();
+            assertThat(notes.dependents(step.id())).noneMatch(inside -> open.contains(inside.id()));
+            way = way.out(step.id());
+            open.remove(step.id());
+        }
+        assertThat(way.open()).isEmpty();
+    }
+
+    @Test
+    void refusalsNameTheStepInTheWay() {
+        Teardown notes = Teardown.of(List.of(step("lid"), step("deck", "lid"), step("sled", "deck")));
+        WayIn lidOff = WayIn.closed(notes).in("lid");
+        assertThatThrownBy(() -> lidOff.in("sled")).hasMessage("\"Take off sled\" needs \"Take off deck\" first.");
+        assertThatThrownBy(() -> lidOff.in("deck").out("lid"))
+                .hasMessage("\"Take off deck\" must go back in before \"Take off lid\".");
+        assertThatThrownBy(() -> lidOff.out("deck")).hasMessage("\"Take off deck\" is not open.");
+        assertThatThrownBy(() -> lidOff.in("lid")).hasMessage("\"Take off lid\" is already open.");
+    }
+
+    @Test
+    void notesWithACircleOrAnUnknownNeedAreNoNotes() {
+        assertThatThrownBy(() -> Teardown.of(List.of(step("a", "c"), step("b", "a"), step("c", "b"))))
+                .isInstanceOf(Invalid.class)
+                .hasMessageContaining("Take off a → Take off c → Take off b → Take off a");
+        assertThatThrownBy(() -> Teardown.of(List.of(step("a", "nowhere")))).hasMessageContaining("nowhere");
+        assertThatThrownBy(() -> Teardown.of(List.of(step("a"), step("a")))).hasMessageContaining("Two steps");
+        assertThatThrownBy(() -> step("a", "a")).hasMessageContaining("needs itself");
+    }
+
+    static Step step(String id, String... needs) {
+        return new Step(
+                id, "Take off " + id, "", "", Set.of(needs), Side.TOP, "PH1", 1, List.of(), List.of(), List.of(), Set.of());
+    }
+
+    private static Teardown randomNotes(int size, Random random) {
+        List<Step> steps = new ArrayList<>();
+        for (int at = 0; at < size; at++) {
+            List<String> needs = new ArrayList<>();
+            for (int earlier = 0; earlier < at; earlier++) {
+                if (random.nextInt(3) == 0) {
+                    needs.add("s" + earlier);
+                }
+            }
+            steps.add(step("s" + at, needs.toArray(String[]::new)));
+        }
+        java.util.Collections.shuffle(steps, random);
+        return Teardown.of(steps);
+    }
+}

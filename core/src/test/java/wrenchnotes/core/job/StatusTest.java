@@ -1,0 +1,203 @@
+package wrenchnotes.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import wrenchnotes.core.bench.Tally;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.outcome.Outcome;
+import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.schedule.Pickup;
+
+/** One job from the counter out of the door: at every moment its standing follows from its facts. */
+class StatusTest {
+
+    private static final Instant MONDAY = Instant.parse("2026-03-02T09:00:00Z");
+
+    private final List<Check> checks = new ArrayList<>();
+    private final List<Hold> holds = new ArrayList<>();
+    private Instant now = MONDAY;
+    private Optional<Instant> due = Optional.empty();
+    private Tally tally = Tally.NONE;
+    private int openSteps;
+    private Optional<Instant> lastIn = Optional.empty();
+    private Optional<Instant> closedAt = Optional.empty();
+    private Optional<OutcomeGiven> outcome = Optional.empty();
+    private Optional<Instant> handedOver = Optional.empty();
+
+    @Test
+    void theStandingFollowsTheWorkFromCheckInToHandover() {
+        assertStands(Standing.NOT_STARTED, "Not looked at yet");
+
+        later(30);
+        opens(3, new Tally(15, 2, 1, 0));
+        assertStands(Standing.OPEN_ON_BENCH, "Open, 3 steps in: 15 fasteners, 2 plugs, 1 loose piece off");
+        assertThat(facts().inTheWayOfHandover())
+                .containsExactly(
+                        "The tray is not empty: 15 fasteners, 2 plugs, 1 loose piece.",
+                        "3 steps are still open: put them back in.",
+                        "Nobody has checked it closed: try it, or say not tested.",
+                        "No outcome yet: say how it ended.");
+
+        openSteps = 0;
+        tally = new Tally(0, 0, 0, 1);
+        assertStands(Standing.TO_CLOSE, "Back together, but 1 thing absent and undecided");
+        tally = Tally.NONE;
+        assertStands(Standing.TO_CLOSE, "Back together: close it up");
+
+        later(10);
+        closedAt = Optional.of(now);
+        assertStands(Standing.TO_CHECK, "Closed: check it before it goes");
+
+        later(10);
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        assertStands(Standing.TO_DECIDE, "Done: say how it ended");
+
+        later(5);
+        ends(Outcome.FIXED);
+        assertStands(Standing.READY, "Ready to go: fixed");
+        assertThat(facts().inTheWayOfHandover()).isEmpty();
+
+        handedOver = Optional.of(now);
+        assertStands(Standing.HANDED_OVER, "Handed over, fixed");
+    }
+
+    @Test
+    void aFailedCheckReopensTheWorkAndTheEarlierPassStaysOnRecord() {
+        closedAfterWork();
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        ends(Outcome.FIXED);
+        later(60);
+        check(Stage.AFTER_CLOSING, Verdict.FAILED);
+        assertStands(Standing.CHECK_FAILED, "Check after closing failed: plays");
+        assertThat(facts().inTheWayOfHandover()).containsExactly("The last check, after closing, failed: plays.");
+        assertThat(checks).extracting(Check::verdict).containsExactly(Verdict.PASSED, Verdict.FAILED);
+
+        later(10);
+        check(Stage.AFTER_CLOSING, Verdict.NOT_TESTED);
+        assertThat(facts().inTheWayOfHandover()).as("not tested makes no failure good").isNotEmpty();
+
+        later(10);
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        assertStands(Standing.READY, "Ready to go: fixed");
+    }
+
+    @Test
+    void aUnitThatCouldNotBeFixedMayLeaveWithItsFailureSaidAfterwards() {
+        closedAfterWork();
+        ends(Outcome.NOT_FIXED);
+        later(5);
+        check(Stage.AFTER_CLOSING, Verdict.FAILED);
+        assertThat(facts().inTheWayOfHandover()).as("said before the failure").hasSize(1);
+        later(5);
+        ends(Outcome.NOT_FIXED);
+        assertStands(Standing.READY, "Ready to go: not fixed");
+        ends(Outcome.PARTLY_FIXED);
+        assertThat(facts().inTheWayOfHandover()).as("says that it works in part").hasSize(1);
+    }
+
+    @Test
+    void anOutcomeDoesNotOutliveANewOpening() {
+        closedAfterWork();
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        ends(Outcome.FIXED);
+        later(60);
+        opens(1, new Tally(4, 0, 0, 0));
+        openSteps = 0;
+        tally = Tally.NONE;
+        later(5);
+        closedAt = Optional.of(now);
+        later(5);
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        assertThat(facts().inTheWayOfHandover())
+                .containsExactly("The outcome was given before the unit was opened again: say how it ended now.");
+    }
+
+    @Test
+    void aWaitGoesBeforeAllWorkAndEndsByTheClockOrByWord() {
+        opens(2, new Tally(6, 0, 0, 0));
+        holds.add(new Hold(HoldKind.CURE, "Resin sets", now, Optional.of(now.plus(Duration.ofHours(8))), Optional.empty()));
+        assertStands(Standing.WAITING, "Waits: curing. Resin sets (6 fasteners off)");
+        assertThat(Status.of(facts(), now).until()).contains(now.plus(Duration.ofHours(8)));
+        later(8 * 60);
+        assertStands(Standing.OPEN_ON_BENCH, "Open, 2 steps in: 6 fasteners off");
+        assertThat(Pickup.of(1, facts(), now).reason()).isEqualTo("The wait is over: Resin sets");
+        assertThatThrownBy(() -> new Hold(HoldKind.DRY, "board", now, Optional.of(now), Optional.empty()))
+                .hasMessageContaining("before it starts");
+    }
+
+    @Test
+    void theRackPutsBrokenPromisesFirstThenWhatIsBegunThenWhatIsDue() {
+        Pickup fresh = Pickup.of(1, facts(), now);
+        due = Optional.of(now.plus(Duration.ofDays(2)));
+        Pickup dueSoon = Pickup.of(2, facts(), now);
+        due = Optional.of(now.minus(Duration.ofDays(2)));
+        Pickup overdue = Pickup.of(3, facts(), now);
+        due = Optional.empty();
+        opens(1, new Tally(4, 0, 0, 0));
+        Pickup begun = Pickup.of(4, facts(), now);
+        holds.add(new Hold(HoldKind.PART, "belt", now, Optional.empty(), Optional.empty()));
+        Pickup waiting = Pickup.of(5, facts(), now);
+        List<Pickup> order = new ArrayList<>(List.of(waiting, fresh, begun, dueSoon, overdue));
+        order.sort(Pickup.NEXT_FIRST);
+        assertThat(order).extracting(Pickup::job).containsExactly(3L, 4L, 2L, 1L, 5L);
+        assertThat(order).extracting(Pickup::canBeWorkedOn).containsExactly(true, true, true, true, false);
+        assertThat(overdue.reason()).isEqualTo("Promised 2 days ago");
+    }
+
+    @Test
+    void checksAndOutcomesThatSayTwoThingsAreRefused() {
+        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.NOT_TESTED, "plays", true, "", 2, "", now))
+                .hasMessageContaining("Not tested, yet tried 2 times");
+        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.PASSED, "plays", true, "", 0, "", now))
+                .hasMessageContaining("at least once");
+        assertThatThrownBy(() -> new OutcomeGiven(Outcome.FIXED_WITH_REMARK, " ", now)).hasMessageContaining("remark");
+    }
+
+    private void closedAfterWork() {
+        opens(1, new Tally(4, 0, 0, 0));
+        later(20);
+        openSteps = 0;
+        tally = Tally.NONE;
+        closedAt = Optional.of(now);
+        later(5);
+    }
+
+    private void opens(int steps, Tally off) {
+        openSteps = steps;
+        tally = off;
+        lastIn = Optional.of(now);
+    }
+
+    private void check(Stage stage, Verdict verdict) {
+        checks.add(new Check(stage, verdict, "plays", true, "", verdict == Verdict.NOT_TESTED ? 0 : 1, "", now));
+    }
+
+    private void ends(Outcome how) {
+        outcome = Optional.of(new OutcomeGiven(how, "noise stays", now));
+    }
+
+    private void later(int minutes) {
+        now = now.plus(Duration.ofMinutes(minutes));
+    }
+
+    private JobFacts facts() {
+        return new JobFacts(
+                MONDAY, due, holds, tally, openSteps, lastIn, closedAt, new CheckRecord(checks), outcome, 0, handedOver);
+    }
+
+    private void assertStands(Standing standing, String words) {
+        Status status = Status.of(facts(), now);
+        assertThat(status.standing()).isEqualTo(standing);
+        assertThat(status.words()).isEqualTo(words);
+    }
+}

@@ -1,0 +1,78 @@
+package wrenchnotes.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+
+class DemoShopTest {
+
+    @RegisterExtension
+    static final RunningShop SHOP = RunningShop.withDemo();
+
+    @Test
+    void theDemoShopIsWholeAndItsBooksBalance() {
+        JdbcClient jdbc = SHOP.bean(JdbcClient.class);
+        assertThat(count(jdbc, "job")).isEqualTo(260);
+        assertThat(count(jdbc, "job WHERE ownership = 'RESALE'")).isBetween(60L, 110L);
+        assertThat(count(jdbc, "job WHERE handed_over_at IS NULL")).isEqualTo(18);
+        assertThat(count(jdbc, "outcome_entry WHERE outcome = 'KEPT_FOR_PARTS'")).isPositive();
+        // What left the shop has nothing in the tray: entries into and out of it cancel, job by job and thing by thing.
+        assertThat(jdbc.sql(
+                                """
+                                SELECT COUNT(*)
+                                FROM (SELECT job_id, thing,
+                                             SUM(CASE 'TRAY' WHEN to_account THEN count WHEN from_account THEN -count
+                                                 ELSE 0 END) AS left
+                                      FROM ledger_entry
+                                      WHERE job_id IN (SELECT id FROM job WHERE handed_over_at IS NOT NULL)
+                                      GROUP BY job_id, thing
+                                      HAVING left <> 0)
+                                """)
+                        .query(Long.class)
+                        .single())
+                .isZero();
+        // Stock is what its entries say.
+        assertThat(count(jdbc, "part WHERE count <> (SELECT SUM(change) FROM stock_entry WHERE part_id = part.id)"))
+                .isZero();
+        assertThat(jdbc.sql("PRAGMA integrity_check").query(String.class).single()).isEqualTo("ok");
+        assertThat(jdbc.sql("PRAGMA foreign_key_check").query((row, n) -> n).list()).isEmpty();
+    }
+
+    @Test
+    void theRackShowsABitOfEverything() {
+        Client marit = SHOP.client().signedIn("marit", "quay");
+        JsonNode rack = marit.get("/api/rack").body();
+        Set<String> standings = rack.get("next").values().stream()
+                .map(row -> row.get("status").get("standing").asString())
+                .collect(Collectors.toSet());
+        assertThat(standings).contains("NOT_STARTED", "OPEN_ON_BENCH", "CHECK_FAILED", "TO_CHECK");
+        assertThat(rack.get("waiting").size()).isEqualTo(4);
+        assertThat(rack.get("ready").size()).isEqualTo(3);
+        assertThat(marit.get("/api/session").body().get("demoPeople").values().stream()
+                        .map(JsonNode::asString))
+                .isEqualTo(List.of("ines", "tobias", "wren", "marit"));
+        JsonNode revived = marit.get("/api/patterns").body().get("faults").values().stream()
+                .filter(fault -> fault.get("component").asString().equals("drawer belt"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(comebackShare(revived, "REVIVED")).isGreaterThan(comebackShare(revived, "REPLACED"));
+    }
+
+    private static double comebackShare(JsonNode fault, String remedy) {
+        JsonNode one = fault.get("remedies").values().stream()
+                .filter(node -> node.get("remedy").asString().equals(remedy))
+                .findFirst()
+                .orElseThrow();
+        return one.get("comebacks").asDouble() / one.get("count").asDouble();
+    }
+
+    private static long count(JdbcClient jdbc, String from) {
+        return jdbc.sql("SELECT COUNT(*) FROM " + from).query(Long.class).single();
+    }
+}

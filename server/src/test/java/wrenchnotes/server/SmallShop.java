@@ -1,0 +1,114 @@
+package wrenchnotes.server;
+
+import static wrenchnotes.server.Client.body;
+
+import java.util.List;
+import java.util.Map;
+
+/** A shop with one model, one revision with two steps of notes, and one part: made over the API, as a person would. */
+final class SmallShop {
+
+    final Client client;
+    final long model;
+    final long revision;
+    final long belt;
+    final long part;
+
+    SmallShop(Client client) {
+        this.client = client;
+        model = made("/api/models", Map.of("maker", "Cormorant Works", "name", "Tide " + System.nanoTime(), "kind", "PLAYER"));
+        revision = made("/api/models/" + model + "/revisions", Map.of("name", "A", "tellApart", "blue feet"));
+        belt = made("/api/models/" + model + "/components", Map.of("name", "belt"));
+        Client.Answer saved = client.put("/api/revisions/" + revision + "/teardown", 0, Map.of("steps", steps(), "why", ""));
+        if (saved.status() != 200) {
+            throw new IllegalStateException("Notes not saved: " + saved.body());
+        }
+        part = made("/api/parts", body("drawer", "1", "name", "belt " + System.nanoTime(), "what", "", "eachMinor", 140, "count", 2));
+    }
+
+    List<Map<String, Object>> steps() {
+        Map<String, Object> screws = body(
+                "id", "case", "label", "case", "head", "CROSS", "size", "PH1", "thread", "TAPPING",
+                "diameterMm", 2.9, "lengthMm", 12, "finish", "BLACK", "count", 4);
+        Map<String, Object> lid = body(
+                "id", "lid", "title", "Lid off", "side", "BOTTOM", "tool", "PH1", "minutes", 2, "fasteners", List.of(screws));
+        Map<String, Object> deck = body(
+                "id", "deck", "title", "Deck out", "needs", List.of("lid"), "side", "TOP", "tool", "", "minutes", 3,
+                "connectors", List.of(Map.of("id", "lead", "label", "motor lead", "mark", "red to the rim")),
+                "pieces", List.of(Map.of("id", "washer", "label", "thrust washer", "hint", "", "count", 1)),
+                "exposes", List.of(belt));
+        return List.of(lid, deck);
+    }
+
+    Map<String, Object> coming() {
+        return body(
+                "serial", "", "revisionId", revision, "ownership", "CUSTOMER", "ownerName", "Harbour choir", "ownerContact", "",
+                "arrival", body("complaint", "does nothing", "symptoms", List.of(Map.of("name", "dead", "present", true))));
+    }
+
+    /** @return the id of its job */
+    long takenIn() {
+        return taken(client.post("/api/jobs", coming()));
+    }
+
+    static long taken(Client.Answer answer) {
+        if (answer.status() != 201) {
+            throw new IllegalStateException("Not taken in: " + answer.body());
+        }
+        return answer.body().get("jobId").asLong();
+    }
+
+    Client.Answer in(long job, String step) {
+        return client.bench(job, "steps/" + step + "/in", Map.of("found", List.of()));
+    }
+
+    Client.Answer out(long job, String step) {
+        return client.bench(job, "steps/" + step + "/out", Map.of("settled", List.of()));
+    }
+
+    Client.Answer check(long job, String stage, String verdict) {
+        return client.post(
+                "/api/jobs/" + job + "/checks",
+                body("stage", stage, "verdict", verdict, "what", "plays", "coversOn", true, "load", "", "times", 1, "remark", ""));
+    }
+
+    Client.Answer finding(long job, String wrong, String remedy, Long partId) {
+        return client.post(
+                "/api/jobs/" + job + "/findings",
+                body("component", "belt", "wrong", wrong, "remedy", remedy, "partId", partId,
+                        "partCount", partId == null ? 0 : 1, "remark", ""));
+    }
+
+    Client.Answer sheet(long job) {
+        return client.get("/api/jobs/" + job);
+    }
+
+    String standing(long job) {
+        return sheet(job).body().get("status").get("standing").asString();
+    }
+
+    /** Opens, mends, closes, checks, hands over. */
+    void mended(long job, String remedy, Long partId) {
+        in(job, "lid");
+        in(job, "deck");
+        finding(job, "slack", remedy, partId);
+        check(job, "BEFORE_CLOSING", "PASSED");
+        out(job, "deck");
+        out(job, "lid");
+        client.bench(job, "close", "");
+        check(job, "AFTER_CLOSING", "PASSED");
+        client.post("/api/jobs/" + job + "/outcome", Map.of("outcome", "FIXED", "remark", ""));
+        Client.Answer handed = client.post("/api/jobs/" + job + "/handover", "");
+        if (handed.status() != 200) {
+            throw new IllegalStateException("Not handed over: " + handed.body());
+        }
+    }
+
+    private long made(String path, Object body) {
+        Client.Answer answer = client.post(path, body);
+        if (answer.status() != 201) {
+            throw new IllegalStateException(path + ": " + answer.body());
+        }
+        return answer.id();
+    }
+}

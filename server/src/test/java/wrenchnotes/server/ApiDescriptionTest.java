@@ -42,9 +42,8 @@ class ApiDescriptionTest {
 
     @Test
     void theServedFileDescribesTheEndpointsAsTheyAre() throws IOException {
-        JsonMapper json = JsonMapper.builder()
-                .enable(SerializationFeature.INDENT_OUTPUT)
-                .build();
+        JsonMapper json =
+                JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
         Client.Answer description = SHOP.client().get("/live-openapi");
         assertThat(description.status()).isEqualTo(200);
         JsonNode live = json.valueToTree(sorted(json, description.body()));
@@ -107,10 +106,13 @@ class ApiDescriptionTest {
 
         private static Map<String, Class<?>> recordsByName() {
             return new ClassFileImporter()
-                    .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
-                    .importPackages("wrenchnotes").stream()
-                    .filter(type -> type.isRecord() && type.getModifiers().contains(JavaModifier.PUBLIC))
-                    .collect(Collectors.toMap(JavaClass::getSimpleName, JavaClass::reflect, (one, other) -> null));
+                            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                            .importPackages("wrenchnotes")
+                            .stream()
+                            .filter(type ->
+                                    type.isRecord() && type.getModifiers().contains(JavaModifier.PUBLIC))
+                            .collect(Collectors.toMap(
+                                    JavaClass::getSimpleName, JavaClass::reflect, (one, other) -> null));
         }
     }
 }

@@ -12,7 +12,9 @@ import com.tngtech.archunit.lang.ArchRule;
 import java.time.Clock;
 
 /** The picture in docs/decisions/0001-rooms-and-floors.md, held. */
-@AnalyzeClasses(packages = "wrenchnotes", importOptions = {ImportOption.DoNotIncludeTests.class, ArchitectureTest.WrittenByHand.class})
+@AnalyzeClasses(
+        packages = "wrenchnotes",
+        importOptions = {ImportOption.DoNotIncludeTests.class, ArchitectureTest.WrittenByHand.class})
 class ArchitectureTest {
 
     /** What the build works out ahead of the start is not ours to judge. */
@@ -73,9 +75,6 @@ class ArchitectureTest {
             .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
 
     @ArchTest
-    static final ArchRule valuesOfTheCoreDoNotChange = classes()
-            .that()
-            .resideInAPackage("wrenchnotes.core..")
-            .should()
-            .haveOnlyFinalFields();
+    static final ArchRule valuesOfTheCoreDoNotChange =
+            classes().that().resideInAPackage("wrenchnotes.core..").should().haveOnlyFinalFields();
 }

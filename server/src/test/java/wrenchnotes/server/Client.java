@@ -20,7 +20,8 @@ public final class Client {
 
     private final String url;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
 
     public Client(String url) {
         this.url = url;
@@ -109,8 +110,7 @@ public final class Client {
         try {
             HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
             return new Answer(
-                    answer.statusCode(),
-                    answer.body().isEmpty() ? JSON.nullNode() : JSON.readTree(answer.body()));
+                    answer.statusCode(), answer.body().isEmpty() ? JSON.nullNode() : JSON.readTree(answer.body()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {

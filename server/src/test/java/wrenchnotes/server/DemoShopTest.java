@@ -21,10 +21,10 @@ class DemoShopTest {
         assertThat(count(jdbc, "job")).isEqualTo(260);
         assertThat(count(jdbc, "job WHERE ownership = 'RESALE'")).isBetween(60L, 110L);
         assertThat(count(jdbc, "job WHERE handed_over_at IS NULL")).isEqualTo(18);
-        assertThat(count(jdbc, "outcome_entry WHERE outcome = 'KEPT_FOR_PARTS'")).isPositive();
+        assertThat(count(jdbc, "outcome_entry WHERE outcome = 'KEPT_FOR_PARTS'"))
+                .isPositive();
         // What left the shop has nothing in the tray: entries into and out of it cancel, job by job and thing by thing.
-        assertThat(jdbc.sql(
-                                """
+        assertThat(jdbc.sql("""
                                 SELECT COUNT(*)
                                 FROM (SELECT job_id, thing,
                                              SUM(CASE 'TRAY' WHEN to_account THEN count WHEN from_account THEN -count
@@ -33,15 +33,14 @@ class DemoShopTest {
                                       WHERE job_id IN (SELECT id FROM job WHERE handed_over_at IS NOT NULL)
                                       GROUP BY job_id, thing
                                       HAVING left <> 0)
-                                """)
-                        .query(Long.class)
-                        .single())
-                .isZero();
+                                """).query(Long.class).single()).isZero();
         // Stock is what its entries say.
         assertThat(count(jdbc, "part WHERE count <> (SELECT SUM(change) FROM stock_entry WHERE part_id = part.id)"))
                 .isZero();
-        assertThat(jdbc.sql("PRAGMA integrity_check").query(String.class).single()).isEqualTo("ok");
-        assertThat(jdbc.sql("PRAGMA foreign_key_check").query((row, n) -> n).list()).isEmpty();
+        assertThat(jdbc.sql("PRAGMA integrity_check").query(String.class).single())
+                .isEqualTo("ok");
+        assertThat(jdbc.sql("PRAGMA foreign_key_check").query((row, n) -> n).list())
+                .isEmpty();
     }
 
     @Test

@@ -33,7 +33,14 @@ class HostileInputTest {
     @Test
     void nothingIsReachableWithoutSigningIn() {
         Client stranger = SHOP.client();
-        for (String path : List.of("/api/rack", "/api/jobs/1", "/api/find?q=a", "/api/patterns", "/api/people", "/api/parts", "/api/models")) {
+        for (String path : List.of(
+                "/api/rack",
+                "/api/jobs/1",
+                "/api/find?q=a",
+                "/api/patterns",
+                "/api/people",
+                "/api/parts",
+                "/api/models")) {
             assertThat(stranger.get(path).status()).as(path).isEqualTo(401);
         }
         assertThat(stranger.post("/api/models", Map.of()).status()).isEqualTo(401);
@@ -43,13 +50,16 @@ class HostileInputTest {
         assertThat(wrong.status()).isEqualTo(401);
         Client.Answer nobody = stranger.post("/api/session", Map.of("name", "nobody", "password", "no"));
         assertThat(nobody.detail()).as("names cannot be tried out").isEqualTo(wrong.detail());
-        assertThat(stranger.post("/api/session/first", Map.of("name", "me", "password", "mine")).status()).isEqualTo(409);
+        assertThat(stranger.post("/api/session/first", Map.of("name", "me", "password", "mine"))
+                        .status())
+                .isEqualTo(409);
         assertThat(stranger.get("/api/session").body().get("demoPeople").size()).isZero();
     }
 
     @Test
     void aForeignPageCannotWriteInSomebodysName() {
-        Client.Answer forged = client.postWithoutToken("/api/models", Map.of("maker", "F", "name", "G", "kind", "OTHER"));
+        Client.Answer forged =
+                client.postWithoutToken("/api/models", Map.of("maker", "F", "name", "G", "kind", "OTHER"));
         assertThat(forged.status()).isEqualTo(403);
         assertThat(count("model WHERE maker = 'F'")).isZero();
     }
@@ -57,16 +67,23 @@ class HostileInputTest {
     @Test
     void passwordsAreHashedAndEveryEntryHasItsWriter() {
         JdbcClient jdbc = SHOP.bean(JdbcClient.class);
-        assertThat(jdbc.sql("SELECT password_hash FROM person WHERE name = 'lead'").query(String.class).single())
+        assertThat(jdbc.sql("SELECT password_hash FROM person WHERE name = 'lead'")
+                        .query(String.class)
+                        .single())
                 .startsWith("{bcrypt}$2")
                 .doesNotContain("first lead");
-        assertThat(client.post("/api/people", Map.of("name", "kit", "password", "kit's own", "role", "BENCH")).status())
+        assertThat(client.post("/api/people", Map.of("name", "kit", "password", "kit's own", "role", "BENCH"))
+                        .status())
                 .isEqualTo(201);
         Client kit = SHOP.client().signedIn("kit", "kit's own");
-        assertThat(kit.post("/api/people", Map.of("name", "sly", "password", "aaaa", "role", "LEAD")).status()).isEqualTo(409);
+        assertThat(kit.post("/api/people", Map.of("name", "sly", "password", "aaaa", "role", "LEAD"))
+                        .status())
+                .isEqualTo(409);
         long job = SmallShop.taken(kit.post("/api/jobs", shop.coming()));
-        assertThat(shop.sheet(job).body().get("story").get(0).get("by").asString()).isEqualTo("kit");
-        assertThat(kit.get("/api/session").body().get("person").get("name").asString()).isEqualTo("kit");
+        assertThat(shop.sheet(job).body().get("story").get(0).get("by").asString())
+                .isEqualTo("kit");
+        assertThat(kit.get("/api/session").body().get("person").get("name").asString())
+                .isEqualTo("kit");
     }
 
     @Test
@@ -81,8 +98,12 @@ class HostileInputTest {
         assertField(client.post("/api/models", "{\"maker\": \"M\", \"nmae\": \"X\"}"), "nmae");
         assertField(client.post("/api/models", "{\"maker\": "), "body");
         assertField(client.post("/api/models", "null"), "body");
-        assertField(client.post("/api/parts", body("drawer", "1", "name", "n", "what", "", "eachMinor", -1, "count", 0)), "eachMinor");
-        assertField(client.post("/api/parts", body("drawer", "1", "name", "n", "what", "", "eachMinor", 1, "count", -3)), "count");
+        assertField(
+                client.post("/api/parts", body("drawer", "1", "name", "n", "what", "", "eachMinor", -1, "count", 0)),
+                "eachMinor");
+        assertField(
+                client.post("/api/parts", body("drawer", "1", "name", "n", "what", "", "eachMinor", 1, "count", -3)),
+                "count");
         Map<String, Object> coming = shop.coming();
         coming.put("revisionId", 99_999);
         assertField(client.post("/api/jobs", coming), "revisionId");
@@ -95,12 +116,67 @@ class HostileInputTest {
         coming = shop.coming();
         coming.put("arrival", body("symptoms", List.of(Map.of("name", "", "present", true))));
         assertThat(client.post("/api/jobs", coming).field()).startsWith("arrival.symptoms[0]");
-        assertField(client.post(jobs + "/findings", body("component", "belt", "wrong", "slack", "remedy", "REPLACED", "partId", 4711, "partCount", 1, "remark", "")), "partId");
-        assertField(client.post(jobs + "/findings", body("component", "belt", "wrong", "slack", "remedy", "REPLACED", "partCount", -1, "remark", "")), "partCount");
-        assertField(client.post(jobs + "/checks", body("stage", "ARRIVAL", "verdict", "PASSED", "what", "plays", "coversOn", true, "load", "", "times", 0, "remark", "")), "times");
-        assertField(client.post(jobs + "/holds", Map.of("kind", "DRY", "why", "board", "until", "2001-01-01T00:00:00Z")), "until");
+        assertField(
+                client.post(
+                        jobs + "/findings",
+                        body(
+                                "component",
+                                "belt",
+                                "wrong",
+                                "slack",
+                                "remedy",
+                                "REPLACED",
+                                "partId",
+                                4711,
+                                "partCount",
+                                1,
+                                "remark",
+                                "")),
+                "partId");
+        assertField(
+                client.post(
+                        jobs + "/findings",
+                        body(
+                                "component",
+                                "belt",
+                                "wrong",
+                                "slack",
+                                "remedy",
+                                "REPLACED",
+                                "partCount",
+                                -1,
+                                "remark",
+                                "")),
+                "partCount");
+        assertField(
+                client.post(
+                        jobs + "/checks",
+                        body(
+                                "stage",
+                                "ARRIVAL",
+                                "verdict",
+                                "PASSED",
+                                "what",
+                                "plays",
+                                "coversOn",
+                                true,
+                                "load",
+                                "",
+                                "times",
+                                0,
+                                "remark",
+                                "")),
+                "times");
+        assertField(
+                client.post(jobs + "/holds", Map.of("kind", "DRY", "why", "board", "until", "2001-01-01T00:00:00Z")),
+                "until");
         assertField(client.post(jobs + "/outcome", Map.of("outcome", "PARTLY_FIXED", "remark", "")), "remark");
-        assertField(client.bench(job, "steps/lid/in", Map.of("found", List.of(body("thing", "case", "toTray", -4, "missing", 0, "broken", 0)))), "found[0].toTray");
+        assertField(
+                client.bench(
+                        job,
+                        "steps/lid/in",
+                        Map.of("found", List.of(body("thing", "case", "toTray", -4, "missing", 0, "broken", 0)))),
+                "found[0].toTray");
         assertField(client.bench(job, "steps/attic/in", Map.of("found", List.of())), "step");
         assertThat(client.get("/api/jobs/4711").status()).isEqualTo(404);
         assertField(client.get("/api/jobs/seven"), "job");
@@ -111,15 +187,54 @@ class HostileInputTest {
 
     @Test
     void notesWithACircleAreRefusedAsAWhole() {
-        Map<String, Object> one = body("id", "one", "title", "One", "needs", List.of("two"), "side", "TOP", "tool", "", "minutes", 1);
-        Map<String, Object> two = body("id", "two", "title", "Two", "needs", List.of("one"), "side", "TOP", "tool", "", "minutes", 1);
-        Client.Answer circle = client.put("/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", List.of(one, two), "why", ""));
+        Map<String, Object> one =
+                body("id", "one", "title", "One", "needs", List.of("two"), "side", "TOP", "tool", "", "minutes", 1);
+        Map<String, Object> two =
+                body("id", "two", "title", "Two", "needs", List.of("one"), "side", "TOP", "tool", "", "minutes", 1);
+        Client.Answer circle = client.put(
+                "/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", List.of(one, two), "why", ""));
         assertThat(circle.status()).isEqualTo(400);
         assertThat(circle.detail()).contains("One → Two → One");
-        Map<String, Object> bad = body("id", "s", "title", "S", "side", "TOP", "tool", "", "minutes", 1,
-                "fasteners", List.of(body("id", "f", "label", "f", "head", "CROSS", "size", "", "thread", "TAPPING", "diameterMm", 2, "lengthMm", -1, "finish", "BLACK", "count", 2)));
-        assertField(client.put("/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", List.of(bad), "why", "")), "steps[0].fasteners[0].lengthMm");
-        assertThat(client.get("/api/revisions/" + shop.revision + "/teardown").body().get("number").asLong()).isEqualTo(1);
+        Map<String, Object> bad = body(
+                "id",
+                "s",
+                "title",
+                "S",
+                "side",
+                "TOP",
+                "tool",
+                "",
+                "minutes",
+                1,
+                "fasteners",
+                List.of(body(
+                        "id",
+                        "f",
+                        "label",
+                        "f",
+                        "head",
+                        "CROSS",
+                        "size",
+                        "",
+                        "thread",
+                        "TAPPING",
+                        "diameterMm",
+                        2,
+                        "lengthMm",
+                        -1,
+                        "finish",
+                        "BLACK",
+                        "count",
+                        2)));
+        assertField(
+                client.put(
+                        "/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", List.of(bad), "why", "")),
+                "steps[0].fasteners[0].lengthMm");
+        assertThat(client.get("/api/revisions/" + shop.revision + "/teardown")
+                        .body()
+                        .get("number")
+                        .asLong())
+                .isEqualTo(1);
     }
 
     @Test
@@ -132,13 +247,21 @@ class HostileInputTest {
         Client.Answer stale = client.put("/api/models/" + shop.model, seen, theirs);
         assertThat(stale.status()).isEqualTo(412);
         assertThat(stale.body().get("current").get("name").asString()).isEqualTo("Mine " + seen);
-        assertThat(client.post("/api/jobs/" + shop.takenIn() + "/bench/back", "").status()).as("no version said").isEqualTo(428);
+        assertThat(client.post("/api/jobs/" + shop.takenIn() + "/bench/back", "")
+                        .status())
+                .as("no version said")
+                .isEqualTo(428);
 
         long job = shop.takenIn();
         long version = shop.sheet(job).body().get("job").get("version").asLong();
-        Map<String, Object> correction = body("serial", "S1", "revisionId", shop.revision, "arrival", body("complaint", "hums"));
-        assertThat(client.put("/api/jobs/" + job + "/arrival", version, correction).status()).isEqualTo(200);
-        assertThat(client.put("/api/jobs/" + job + "/arrival", version, correction).status()).isEqualTo(412);
+        Map<String, Object> correction =
+                body("serial", "S1", "revisionId", shop.revision, "arrival", body("complaint", "hums"));
+        assertThat(client.put("/api/jobs/" + job + "/arrival", version, correction)
+                        .status())
+                .isEqualTo(200);
+        assertThat(client.put("/api/jobs/" + job + "/arrival", version, correction)
+                        .status())
+                .isEqualTo(412);
         assertThat(shop.sheet(job).body().get("story").get(0).get("words").asString())
                 .contains("Complaint: does nothing → hums", "Serial: nothing → S1", "Symptoms: dead → nothing");
     }
@@ -175,6 +298,9 @@ class HostileInputTest {
     }
 
     private static long count(String from) {
-        return SHOP.bean(JdbcClient.class).sql("SELECT COUNT(*) FROM " + from).query(Long.class).single();
+        return SHOP.bean(JdbcClient.class)
+                .sql("SELECT COUNT(*) FROM " + from)
+                .query(Long.class)
+                .single();
     }
 }

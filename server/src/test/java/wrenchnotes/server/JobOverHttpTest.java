@@ -31,7 +31,10 @@ class JobOverHttpTest {
         Client.Answer early = shop.in(job, "deck");
         assertThat(early.status()).isEqualTo(409);
         assertThat(early.detail()).isEqualTo("\"Deck out\" needs \"Lid off\" first.");
-        client.bench(job, "steps/lid/in", Map.of("found", List.of(body("thing", "case", "toTray", 2, "missing", 1, "broken", 1))));
+        client.bench(
+                job,
+                "steps/lid/in",
+                Map.of("found", List.of(body("thing", "case", "toTray", 2, "missing", 1, "broken", 1))));
         shop.in(job, "deck");
         client.bench(job, "moves", body("thing", "washer", "from", "TRAY", "to", "LOST", "count", 1, "reason", ""));
         assertThat(shop.out(job, "deck").status()).isEqualTo(200);
@@ -46,9 +49,40 @@ class JobOverHttpTest {
                         "1 × thrust washer, lost: replace from a drawer, or leave out and say why.",
                         "Nothing is checked before closing: try it by hand and under power, or say not tested.");
 
-        client.bench(job, "moves", body("thing", "case", "from", "BROKEN", "to", "REPLACED", "count", 1, "reason", "", "partId", shop.part));
-        client.bench(job, "moves", body("thing", "case", "from", "MISSING_ON_ARRIVAL", "to", "LEFT_OUT", "count", 1, "reason", "post stripped"));
-        client.bench(job, "moves", body("thing", "washer", "from", "LOST", "to", "TRAY", "count", 1, "reason", "under the mat"));
+        client.bench(
+                job,
+                "moves",
+                body(
+                        "thing",
+                        "case",
+                        "from",
+                        "BROKEN",
+                        "to",
+                        "REPLACED",
+                        "count",
+                        1,
+                        "reason",
+                        "",
+                        "partId",
+                        shop.part));
+        client.bench(
+                job,
+                "moves",
+                body(
+                        "thing",
+                        "case",
+                        "from",
+                        "MISSING_ON_ARRIVAL",
+                        "to",
+                        "LEFT_OUT",
+                        "count",
+                        1,
+                        "reason",
+                        "post stripped"));
+        client.bench(
+                job,
+                "moves",
+                body("thing", "washer", "from", "LOST", "to", "TRAY", "count", 1, "reason", "under the mat"));
         assertThat(client.bench(job, "close", "").detail()).contains("1 × thrust washer, in the tray");
         client.bench(job, "moves", body("thing", "washer", "from", "TRAY", "to", "FITTED", "count", 1, "reason", ""));
         shop.check(job, "BEFORE_CLOSING", "PASSED");
@@ -68,7 +102,9 @@ class JobOverHttpTest {
         JsonNode closed = client.get("/api/jobs/" + job + "/bench").body();
         assertThat(closed.get("tally").get("fasteners").asInt()).isZero();
         assertThat(closed.get("canStepBack").asBoolean()).isFalse();
-        assertThat(closed.get("closed").asBoolean()).as("it never was opened after all").isTrue();
+        assertThat(closed.get("closed").asBoolean())
+                .as("it never was opened after all")
+                .isTrue();
         assertThat(strings(shop.sheet(job).body().get("story"), "words"))
                 .contains("In: Deck out", "Taken back: Deck out in", "Taken back: Lid off in");
     }
@@ -81,10 +117,12 @@ class JobOverHttpTest {
         assertThat(finding.body().get("costMinor").asLong()).isEqualTo(140);
         assertThat(stock()).isEqualTo(before - 1);
 
-        Map<String, Object> instead = body(
-                "component", "belt", "wrong", "glazed", "remedy", "CLEANED", "partCount", 0, "remark", "");
+        Map<String, Object> instead =
+                body("component", "belt", "wrong", "glazed", "remedy", "CLEANED", "partCount", 0, "remark", "");
         Map<String, Object> correction = body("why", "it was only dirty", "instead", instead);
-        assertThat(client.post("/api/findings/" + finding.id() + "/correction", correction).status()).isEqualTo(200);
+        assertThat(client.post("/api/findings/" + finding.id() + "/correction", correction)
+                        .status())
+                .isEqualTo(200);
         assertThat(stock()).as("the struck one's part goes back").isEqualTo(before);
         Client.Answer second = client.post("/api/findings/" + finding.id() + "/correction", correction);
         assertThat(second.status()).as("somebody else was quicker").isEqualTo(412);
@@ -94,12 +132,15 @@ class JobOverHttpTest {
         assertThat(sheet.get("findings").get(0).get("struckWhy").asString()).isEqualTo("it was only dirty");
         assertThat(sheet.get("partsMinor").asLong()).isZero();
         assertThat(strings(sheet.get("story"), "words"))
-                .contains("Found: belt, slack: replaced (1 × " + partName() + ")", "Corrected to: belt, glazed: cleaned");
+                .contains(
+                        "Found: belt, slack: replaced (1 × " + partName() + ")", "Corrected to: belt, glazed: cleaned");
     }
 
     @Test
     void anEmptyDrawerRefusesAndNothingIsHalfWritten() {
-        long part = client.post("/api/parts", body("drawer", "9", "name", "last fan", "what", "", "eachMinor", 1, "count", 1)).id();
+        long part = client.post(
+                        "/api/parts", body("drawer", "9", "name", "last fan", "what", "", "eachMinor", 1, "count", 1))
+                .id();
         long job = shop.takenIn();
         shop.finding(job, "slack", "REPLACED", part);
         Client.Answer refused = shop.finding(job, "torn", "REPLACED", part);
@@ -125,7 +166,9 @@ class JobOverHttpTest {
         shop.mended(job, "REPLACED", null);
         assertThat(shop.standing(job)).isEqualTo("HANDED_OVER");
         assertThat(shop.finding(job, "late", "CLEANED", null).detail()).contains("has been handed over");
-        assertThat(client.post("/api/jobs", coming).status()).as("the slot is free again").isEqualTo(201);
+        assertThat(client.post("/api/jobs", coming).status())
+                .as("the slot is free again")
+                .isEqualTo(201);
     }
 
     @Test
@@ -134,7 +177,8 @@ class JobOverHttpTest {
         Map<String, Object> first = own.coming();
         first.put("serial", "TD-" + own.model);
         long job = SmallShop.taken(client.post("/api/jobs", first));
-        JsonNode unit = client.get("/api/units?find=TD-" + own.model).body().get(0).get("unit");
+        JsonNode unit =
+                client.get("/api/units?find=TD-" + own.model).body().get(0).get("unit");
         Map<String, Object> again = own.coming();
         again.put("unitId", unit.get("id").asLong());
         assertThat(client.post("/api/jobs", again).detail()).contains("is in the shop already");
@@ -162,9 +206,17 @@ class JobOverHttpTest {
     @Test
     void whatWasMissingOnArrivalIsInTheLedgerFromTheFirstStep() {
         Map<String, Object> coming = shop.coming();
-        coming.put("arrival", body("missing", List.of(Map.of("thing", "case", "count", 1)), "marks", List.of("SCREWS_MISSING")));
+        coming.put(
+                "arrival",
+                body("missing", List.of(Map.of("thing", "case", "count", 1)), "marks", List.of("SCREWS_MISSING")));
         long job = SmallShop.taken(client.post("/api/jobs", coming));
-        JsonNode accounts = shop.in(job, "lid").body().get("steps").get(0).get("things").get(0).get("accounts");
+        JsonNode accounts = shop.in(job, "lid")
+                .body()
+                .get("steps")
+                .get(0)
+                .get("things")
+                .get(0)
+                .get("accounts");
         assertThat(accounts.get("TRAY").asInt()).isEqualTo(3);
         assertThat(accounts.get("MISSING_ON_ARRIVAL").asInt()).isEqualTo(1);
         coming.put("arrival", body("missing", List.of(Map.of("thing", "case", "count", 5))));
@@ -174,7 +226,8 @@ class JobOverHttpTest {
     @Test
     void holdsAndTheRackSayWhatWaits() {
         long job = shop.takenIn();
-        long hold = client.post("/api/jobs/" + job + "/holds", Map.of("kind", "PART", "why", "belt from afar")).id();
+        long hold = client.post("/api/jobs/" + job + "/holds", Map.of("kind", "PART", "why", "belt from afar"))
+                .id();
         JsonNode waiting = client.get("/api/rack").body().get("waiting");
         assertThat(waiting.toString()).contains("Waits: for a part. belt from afar");
         assertThat(client.post("/api/holds/" + hold + "/end", "").status()).isEqualTo(200);
@@ -188,14 +241,23 @@ class JobOverHttpTest {
         Map<String, Object> coming = shop.coming();
         coming.put("serial", "ZX-4711-é");
         coming.put("ownerName", "Åsa \"O'Hara\" 🛠 <b>");
-        coming.put("arrival", body("complaint", "hums in B flat", "symptoms", List.of(Map.of("name", "squeals", "present", true))));
+        coming.put(
+                "arrival",
+                body("complaint", "hums in B flat", "symptoms", List.of(Map.of("name", "squeals", "present", true))));
         long job = SmallShop.taken(client.post("/api/jobs", coming));
         String tag = shop.sheet(job).body().get("job").get("tag").asString();
-        for (String asked : List.of(tag, tag.substring(3), "4711", "zx 47", "cormorant", "asa", "o'hara", "squeal", "flat hums")) {
+        for (String asked :
+                List.of(tag, tag.substring(3), "4711", "zx 47", "cormorant", "asa", "o'hara", "squeal", "flat hums")) {
             String query = java.net.URLEncoder.encode(asked, java.nio.charset.StandardCharsets.UTF_8);
-            assertThat(find(client.get("/api/find?q=" + query).body().get("found"), job)).as(asked).isNotNull();
+            assertThat(find(client.get("/api/find?q=" + query).body().get("found"), job))
+                    .as(asked)
+                    .isNotNull();
         }
-        assertThat(client.get("/api/find?q=%22*%20OR%20NEAR(").body().get("found").size()).isZero();
+        assertThat(client.get("/api/find?q=%22*%20OR%20NEAR(")
+                        .body()
+                        .get("found")
+                        .size())
+                .isZero();
         assertThat(shop.sheet(job).body().get("job").get("owner").get("name").asString())
                 .isEqualTo("Åsa \"O'Hara\" 🛠 <b>");
     }

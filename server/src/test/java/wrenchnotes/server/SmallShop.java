@@ -16,34 +16,90 @@ final class SmallShop {
 
     SmallShop(Client client) {
         this.client = client;
-        model = made("/api/models", Map.of("maker", "Cormorant Works", "name", "Tide " + System.nanoTime(), "kind", "PLAYER"));
+        model = made(
+                "/api/models",
+                Map.of("maker", "Cormorant Works", "name", "Tide " + System.nanoTime(), "kind", "PLAYER"));
         revision = made("/api/models/" + model + "/revisions", Map.of("name", "A", "tellApart", "blue feet"));
         belt = made("/api/models/" + model + "/components", Map.of("name", "belt"));
-        Client.Answer saved = client.put("/api/revisions/" + revision + "/teardown", 0, Map.of("steps", steps(), "why", ""));
+        Client.Answer saved =
+                client.put("/api/revisions/" + revision + "/teardown", 0, Map.of("steps", steps(), "why", ""));
         if (saved.status() != 200) {
             throw new IllegalStateException("Notes not saved: " + saved.body());
         }
-        part = made("/api/parts", body("drawer", "1", "name", "belt " + System.nanoTime(), "what", "", "eachMinor", 140, "count", 2));
+        part = made(
+                "/api/parts",
+                body("drawer", "1", "name", "belt " + System.nanoTime(), "what", "", "eachMinor", 140, "count", 2));
     }
 
     List<Map<String, Object>> steps() {
         Map<String, Object> screws = body(
-                "id", "case", "label", "case", "head", "CROSS", "size", "PH1", "thread", "TAPPING",
-                "diameterMm", 2.9, "lengthMm", 12, "finish", "BLACK", "count", 4);
+                "id",
+                "case",
+                "label",
+                "case",
+                "head",
+                "CROSS",
+                "size",
+                "PH1",
+                "thread",
+                "TAPPING",
+                "diameterMm",
+                2.9,
+                "lengthMm",
+                12,
+                "finish",
+                "BLACK",
+                "count",
+                4);
         Map<String, Object> lid = body(
-                "id", "lid", "title", "Lid off", "side", "BOTTOM", "tool", "PH1", "minutes", 2, "fasteners", List.of(screws));
+                "id",
+                "lid",
+                "title",
+                "Lid off",
+                "side",
+                "BOTTOM",
+                "tool",
+                "PH1",
+                "minutes",
+                2,
+                "fasteners",
+                List.of(screws));
         Map<String, Object> deck = body(
-                "id", "deck", "title", "Deck out", "needs", List.of("lid"), "side", "TOP", "tool", "", "minutes", 3,
-                "connectors", List.of(Map.of("id", "lead", "label", "motor lead", "mark", "red to the rim")),
-                "pieces", List.of(Map.of("id", "washer", "label", "thrust washer", "hint", "", "count", 1)),
-                "exposes", List.of(belt));
+                "id",
+                "deck",
+                "title",
+                "Deck out",
+                "needs",
+                List.of("lid"),
+                "side",
+                "TOP",
+                "tool",
+                "",
+                "minutes",
+                3,
+                "connectors",
+                List.of(Map.of("id", "lead", "label", "motor lead", "mark", "red to the rim")),
+                "pieces",
+                List.of(Map.of("id", "washer", "label", "thrust washer", "hint", "", "count", 1)),
+                "exposes",
+                List.of(belt));
         return List.of(lid, deck);
     }
 
     Map<String, Object> coming() {
         return body(
-                "serial", "", "revisionId", revision, "ownership", "CUSTOMER", "ownerName", "Harbour choir", "ownerContact", "",
-                "arrival", body("complaint", "does nothing", "symptoms", List.of(Map.of("name", "dead", "present", true))));
+                "serial",
+                "",
+                "revisionId",
+                revision,
+                "ownership",
+                "CUSTOMER",
+                "ownerName",
+                "Harbour choir",
+                "ownerContact",
+                "",
+                "arrival",
+                body("complaint", "does nothing", "symptoms", List.of(Map.of("name", "dead", "present", true))));
     }
 
     /** @return the id of its job */
@@ -69,14 +125,39 @@ final class SmallShop {
     Client.Answer check(long job, String stage, String verdict) {
         return client.post(
                 "/api/jobs/" + job + "/checks",
-                body("stage", stage, "verdict", verdict, "what", "plays", "coversOn", true, "load", "", "times", 1, "remark", ""));
+                body(
+                        "stage",
+                        stage,
+                        "verdict",
+                        verdict,
+                        "what",
+                        "plays",
+                        "coversOn",
+                        true,
+                        "load",
+                        "",
+                        "times",
+                        1,
+                        "remark",
+                        ""));
     }
 
     Client.Answer finding(long job, String wrong, String remedy, Long partId) {
         return client.post(
                 "/api/jobs/" + job + "/findings",
-                body("component", "belt", "wrong", wrong, "remedy", remedy, "partId", partId,
-                        "partCount", partId == null ? 0 : 1, "remark", ""));
+                body(
+                        "component",
+                        "belt",
+                        "wrong",
+                        wrong,
+                        "remedy",
+                        remedy,
+                        "partId",
+                        partId,
+                        "partCount",
+                        partId == null ? 0 : 1,
+                        "remark",
+                        ""));
     }
 
     Client.Answer sheet(long job) {

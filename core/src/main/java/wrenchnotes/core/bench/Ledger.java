@@ -54,7 +54,10 @@ public final class Ledger {
     public Ledger with(Move move) {
         if (!move.from().goesTo().contains(move.to())) {
             throw Refused.because("%s: what is %s cannot become %s. Put it in the tray or account for it first."
-                    .formatted(thing(move.thing()).label(), move.from().words(), move.to().words()));
+                    .formatted(
+                            thing(move.thing()).label(),
+                            move.from().words(),
+                            move.to().words()));
         }
         if (move.to() == Account.LEFT_OUT && move.reason().isEmpty()) {
             throw Refused.because(

@@ -38,12 +38,14 @@ public record TakenOff(String thing, int toTray, int missing, int broken) {
         int replaced = ledger.count(thing, Account.REPLACED);
         int said = toTray + missing + broken;
         if (said != fitted + replaced) {
-            throw Refused.because("%s: %d should be there and %d are accounted for. Say where the rest are: off, missing or broken."
-                    .formatted(ledger.thing(thing).label(), fitted + replaced, said));
+            throw Refused.because(
+                    "%s: %d should be there and %d are accounted for. Say where the rest are: off, missing or broken."
+                            .formatted(ledger.thing(thing).label(), fitted + replaced, said));
         }
         if (missing > fitted) {
-            throw Refused.because("%s: %d of them were put in here, so they cannot have been missing on arrival. Say broken, or off and then lost."
-                    .formatted(ledger.thing(thing).label(), replaced));
+            throw Refused.because(
+                    "%s: %d of them were put in here, so they cannot have been missing on arrival. Say broken, or off and then lost."
+                            .formatted(ledger.thing(thing).label(), replaced));
         }
         List<Move> moves = new ArrayList<>();
         int left = fitted;

@@ -30,8 +30,8 @@ public record Stock(String part, int count, Money each) {
     public Stock take(int taken) {
         Checked.within("count", taken, 1, MOST);
         if (taken > count) {
-            throw Refused.because(
-                    "%s: the drawer has %d, not %d. Book some in, or choose another part.".formatted(part, count, taken));
+            throw Refused.because("%s: the drawer has %d, not %d. Book some in, or choose another part."
+                    .formatted(part, count, taken));
         }
         return new Stock(part, count - taken, each);
     }

@@ -33,7 +33,8 @@ public record JobFacts(
 
     /** Whether the unit's covers are on: never opened, or closed through the gate since. */
     public boolean closed() {
-        return lastIn.isEmpty() || closedAt.map(at -> !at.isBefore(lastIn.get())).orElse(false);
+        return lastIn.isEmpty()
+                || closedAt.map(at -> !at.isBefore(lastIn.get())).orElse(false);
     }
 
     /** What keeps the unit from being handed over; empty if nothing does. */

@@ -45,7 +45,8 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
         if (failure.isPresent() && !facts.inTheWayOfHandover().isEmpty()) {
             return says(
                     Standing.CHECK_FAILED,
-                    "Check " + failure.get().stage().words() + " failed: " + failure.get().what());
+                    "Check " + failure.get().stage().words() + " failed: "
+                            + failure.get().what());
         }
         return closedStatus(facts);
     }
@@ -54,7 +55,8 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
         boolean opened = facts.lastIn().isPresent();
         if (facts.inTheWayOfHandover().isEmpty()) {
             return says(
-                    Standing.READY, "Ready to go: " + facts.outcome().orElseThrow().outcome().words());
+                    Standing.READY,
+                    "Ready to go: " + facts.outcome().orElseThrow().outcome().words());
         }
         boolean unchecked = opened
                 && facts.checks()
@@ -71,9 +73,8 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
     }
 
     private static Optional<Hold> longestHold(JobFacts facts, Instant now) {
-        return facts.holds().stream()
-                .filter(hold -> hold.activeAt(now))
-                .max(Comparator.comparing(hold -> hold.until().orElse(Instant.MAX)));
+        return facts.holds().stream().filter(hold -> hold.activeAt(now)).max(Comparator.comparing(hold -> hold.until()
+                .orElse(Instant.MAX)));
     }
 
     private static String openToo(JobFacts facts) {

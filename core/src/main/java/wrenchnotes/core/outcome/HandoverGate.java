@@ -50,9 +50,11 @@ public final class HandoverGate {
                 && failed.isPresent()
                 && !outcome.get().at().isBefore(failed.get().at());
         if (failed.isPresent() && !answered) {
-            reasons.add("The last check, " + failed.get().stage().words() + ", failed: " + failed.get().what() + ".");
+            reasons.add("The last check, " + failed.get().stage().words() + ", failed: "
+                    + failed.get().what() + ".");
         }
-        boolean saysItWorks = outcome.map(given -> given.outcome().saysItWorks()).orElse(true);
+        boolean saysItWorks =
+                outcome.map(given -> given.outcome().saysItWorks()).orElse(true);
         if (lastIn.isPresent()
                 && saysItWorks
                 && checks.since(lastIn.get()).last(Stage.AFTER_CLOSING).isEmpty()) {

@@ -74,8 +74,10 @@ public record Pickup(long job, Status status, Turn turn, String reason, Instant 
                 lastWait(facts, now)
                         .map(hold -> "The wait is over: " + hold.why())
                         .orElse("Begun: finish it first");
-            case WAIT_IS_OVER -> "The wait is over: " + lastWait(facts, now).orElseThrow().why();
-            case DUE_SOON -> "Promised in " + days(Duration.between(now, facts.due().orElseThrow()));
+            case WAIT_IS_OVER ->
+                "The wait is over: " + lastWait(facts, now).orElseThrow().why();
+            case DUE_SOON ->
+                "Promised in " + days(Duration.between(now, facts.due().orElseThrow()));
             case IN_TURN -> "Here for " + days(Duration.between(facts.checkedIn(), now));
             case WAITS -> "Waits";
             case READY -> "Ready for " + days(Duration.between(lastWord(facts), now));

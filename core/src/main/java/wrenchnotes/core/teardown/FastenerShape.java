@@ -29,9 +29,8 @@ public record FastenerShape(double headDiameterMm, double headHeightMm, double p
                     case TAPPING -> between(TAPPING_HEAD, group.diameterMm());
                     case NONE -> 2 * group.diameterMm();
                 };
-        double pitch = group.thread() == ThreadForm.NONE
-                ? 0
-                : ThreadTable.nearestPitchMm(group.thread(), group.diameterMm());
+        double pitch =
+                group.thread() == ThreadForm.NONE ? 0 : ThreadTable.nearestPitchMm(group.thread(), group.diameterMm());
         return new FastenerShape(headDiameter, headDiameter * HEIGHT_TO_DIAMETER, pitch);
     }
 

@@ -12,8 +12,8 @@ import java.util.TreeMap;
  */
 public final class ThreadTable {
 
-    private static final NavigableMap<Double, Double> MACHINE = new TreeMap<>(
-            Map.of(1.4, 0.3, 1.6, 0.35, 2.0, 0.4, 2.5, 0.45, 3.0, 0.5, 3.5, 0.6, 4.0, 0.7));
+    private static final NavigableMap<Double, Double> MACHINE =
+            new TreeMap<>(Map.of(1.4, 0.3, 1.6, 0.35, 2.0, 0.4, 2.5, 0.45, 3.0, 0.5, 3.5, 0.6, 4.0, 0.7));
 
     private static final NavigableMap<Double, Double> TAPPING = new TreeMap<>(
             Map.of(1.5, 0.5, 1.9, 0.6, 2.2, 0.8, 2.6, 0.9, 2.9, 1.1, 3.3, 1.3, 3.5, 1.3, 3.9, 1.3, 4.2, 1.4));

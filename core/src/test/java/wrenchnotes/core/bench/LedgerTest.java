@@ -103,7 +103,8 @@ class LedgerTest {
         List<Unsettled> open = new ArrayList<>(ledger.unsettled());
         Collections.shuffle(open, random);
         for (Unsettled one : open) {
-            ledger = ledger.with(new Move(one.thing().id(), one.account(), Account.LEFT_OUT, one.count(), "told the owner"));
+            ledger = ledger.with(
+                    new Move(one.thing().id(), one.account(), Account.LEFT_OUT, one.count(), "told the owner"));
         }
         assertThat(ledger.balances()).isTrue();
     }
@@ -118,7 +119,8 @@ class LedgerTest {
                 .hasMessage("case: say why it is left out.");
         assertThatThrownBy(() -> ledger.with(Move.of("case", Account.FITTED, Account.LOST, 1)))
                 .hasMessageContaining("Put it in the tray");
-        assertThatThrownBy(() -> Move.of("case", Account.TRAY, Account.FITTED, -1)).hasMessageContaining("from 1 to 99");
+        assertThatThrownBy(() -> Move.of("case", Account.TRAY, Account.FITTED, -1))
+                .hasMessageContaining("from 1 to 99");
     }
 
     @Test
@@ -143,7 +145,9 @@ class LedgerTest {
         assertThat(back.unsettled()).singleElement().satisfies(open -> assertThat(open.sentence())
                 .isEqualTo("1 × case, in the tray: put back, replace, or leave out and say why."));
         // A second run takes the replaced one off again; it cannot have been missing when the unit came.
-        assertThat(TakenOff.all(back, "case").moves(back)).extracting(Move::from).contains(Account.REPLACED);
+        assertThat(TakenOff.all(back, "case").moves(back))
+                .extracting(Move::from)
+                .contains(Account.REPLACED);
         assertThatThrownBy(() -> new TakenOff("case", 0, 7, 0).moves(back)).hasMessageContaining("were put in here");
     }
 

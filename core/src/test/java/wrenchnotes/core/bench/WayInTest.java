@@ -64,7 +64,18 @@ class WayInTest {
 
     static Step step(String id, String... needs) {
         return new Step(
-                id, "Take off " + id, "", "", Set.of(needs), Side.TOP, "PH1", 1, List.of(), List.of(), List.of(), Set.of());
+                id,
+                "Take off " + id,
+                "",
+                "",
+                Set.of(needs),
+                Side.TOP,
+                "PH1",
+                1,
+                List.of(),
+                List.of(),
+                List.of(),
+                Set.of());
     }
 
     private static Teardown randomNotes(int size, Random random) {

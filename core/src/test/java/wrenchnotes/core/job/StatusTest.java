@@ -84,7 +84,9 @@ class StatusTest {
 
         later(10);
         check(Stage.AFTER_CLOSING, Verdict.NOT_TESTED);
-        assertThat(facts().inTheWayOfHandover()).as("not tested makes no failure good").isNotEmpty();
+        assertThat(facts().inTheWayOfHandover())
+                .as("not tested makes no failure good")
+                .isNotEmpty();
 
         later(10);
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
@@ -102,7 +104,9 @@ class StatusTest {
         ends(Outcome.NOT_FIXED);
         assertStands(Standing.READY, "Ready to go: not fixed");
         ends(Outcome.PARTLY_FIXED);
-        assertThat(facts().inTheWayOfHandover()).as("says that it works in part").hasSize(1);
+        assertThat(facts().inTheWayOfHandover())
+                .as("says that it works in part")
+                .hasSize(1);
     }
 
     @Test
@@ -125,7 +129,8 @@ class StatusTest {
     @Test
     void aWaitGoesBeforeAllWorkAndEndsByTheClockOrByWord() {
         opens(2, new Tally(6, 0, 0, 0));
-        holds.add(new Hold(HoldKind.CURE, "Resin sets", now, Optional.of(now.plus(Duration.ofHours(8))), Optional.empty()));
+        holds.add(new Hold(
+                HoldKind.CURE, "Resin sets", now, Optional.of(now.plus(Duration.ofHours(8))), Optional.empty()));
         assertStands(Standing.WAITING, "Waits: curing. Resin sets (6 fasteners off)");
         assertThat(Status.of(facts(), now).until()).contains(now.plus(Duration.ofHours(8)));
         later(8 * 60);
@@ -160,7 +165,8 @@ class StatusTest {
                 .hasMessageContaining("Not tested, yet tried 2 times");
         assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.PASSED, "plays", true, "", 0, "", now))
                 .hasMessageContaining("at least once");
-        assertThatThrownBy(() -> new OutcomeGiven(Outcome.FIXED_WITH_REMARK, " ", now)).hasMessageContaining("remark");
+        assertThatThrownBy(() -> new OutcomeGiven(Outcome.FIXED_WITH_REMARK, " ", now))
+                .hasMessageContaining("remark");
     }
 
     private void closedAfterWork() {
@@ -192,7 +198,17 @@ class StatusTest {
 
     private JobFacts facts() {
         return new JobFacts(
-                MONDAY, due, holds, tally, openSteps, lastIn, closedAt, new CheckRecord(checks), outcome, 0, handedOver);
+                MONDAY,
+                due,
+                holds,
+                tally,
+                openSteps,
+                lastIn,
+                closedAt,
+                new CheckRecord(checks),
+                outcome,
+                0,
+                handedOver);
     }
 
     private void assertStands(Standing standing, String words) {

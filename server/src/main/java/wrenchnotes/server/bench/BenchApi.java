@@ -92,9 +92,7 @@ public class BenchApi {
 
     @PostMapping("/back")
     BenchView stepBack(
-            @PathVariable long job,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            Pen pen) {
+            @PathVariable long job, @RequestHeader(name = "If-Match", required = false) String ifMatch, Pen pen) {
         Seen seen = Seen.of(ifMatch);
         return press(job, "back", pen, by -> service.stepBack(by, job, seen));
     }
@@ -112,9 +110,7 @@ public class BenchApi {
 
     @PostMapping("/close")
     BenchView close(
-            @PathVariable long job,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            Pen pen) {
+            @PathVariable long job, @RequestHeader(name = "If-Match", required = false) String ifMatch, Pen pen) {
         Seen seen = Seen.of(ifMatch);
         return press(job, "close", pen, by -> service.close(by, job, seen));
     }

@@ -102,15 +102,20 @@ public class BenchService {
 
     private static void tell(StringBuilder words, int count, Thing thing, String what) {
         if (count > 0) {
-            words.append(". ").append(count).append(" × ").append(thing.label()).append(' ').append(what);
+            words.append(". ")
+                    .append(count)
+                    .append(" × ")
+                    .append(thing.label())
+                    .append(' ')
+                    .append(what);
         }
     }
 
     /** Keeps the notes as they are now for this job, and enters what was missing on arrival. */
     private Ledger open(By by, BenchState state) {
         if (state.teardown().steps().isEmpty()) {
-            throw Refused.because("There are no notes for " + state.job().model() + " " + state.job().revision()
-                    + " yet. Write the first step under Models.");
+            throw Refused.because("There are no notes for " + state.job().model() + " "
+                    + state.job().revision() + " yet. Write the first step under Models.");
         }
         long job = state.job().id();
         jobs.openWith(job, state.notes().id());
@@ -143,14 +148,18 @@ public class BenchService {
         Ledger ledger = state.ledger();
         StringBuilder words = new StringBuilder("Out: " + step.title());
         for (Thing thing : step.things()) {
-            Settled out = byThing.getOrDefault(
-                    thing.id(), new Settled(PutBack.all(ledger, thing.id()), Optional.empty()));
+            Settled out =
+                    byThing.getOrDefault(thing.id(), new Settled(PutBack.all(ledger, thing.id()), Optional.empty()));
             ledger = post(by, job, entry, ledger, out.putBack().moves(ledger));
             tell(words, out.putBack().replaced(), thing, "replaced");
-            tell(words, out.putBack().leftOut(), thing, "left out: " + out.putBack().reason());
+            tell(
+                    words,
+                    out.putBack().leftOut(),
+                    thing,
+                    "left out: " + out.putBack().reason());
             if (out.part().isPresent() && out.putBack().replaced() > 0) {
-                DrawerService.Taken taken =
-                        drawers.take(by, out.part().get(), out.putBack().replaced(), job, "in place of " + thing.label());
+                DrawerService.Taken taken = drawers.take(
+                        by, out.part().get(), out.putBack().replaced(), job, "in place of " + thing.label());
                 words.append(" (").append(taken.words()).append(')');
             }
         }
@@ -175,7 +184,13 @@ public class BenchService {
         for (int at = moves.size() - 1; at >= 0; at--) {
             Move move = moves.get(at).move();
             ledger = ledger.undone(move);
-            store.addMove(by, job, entry, ledger.thing(move.thing()), move.opposite(), moves.get(at).id());
+            store.addMove(
+                    by,
+                    job,
+                    entry,
+                    ledger.thing(move.thing()),
+                    move.opposite(),
+                    moves.get(at).id());
         }
         done(
                 by,
@@ -201,7 +216,9 @@ public class BenchService {
         String words = move.count() + " × " + thing.label() + ": " + move.from().words() + " → "
                 + move.to().words() + (move.reason().isEmpty() ? "" : ". " + move.reason());
         if (part.isPresent() && move.to() == Account.REPLACED) {
-            words += " (" + drawers.take(by, part.get(), move.count(), job, "in place of " + thing.label()).words() + ")";
+            words += " ("
+                    + drawers.take(by, part.get(), move.count(), job, "in place of " + thing.label())
+                            .words() + ")";
         }
         done(by, job, "ledger", job, words, move);
     }

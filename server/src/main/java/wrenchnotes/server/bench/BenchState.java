@@ -24,11 +24,7 @@ record BenchState(
         WayIn way,
         Ledger ledger) {
 
-    static BenchState of(
-            JobStore.Job job,
-            NotesStore.Version notes,
-            List<StepEntry> steps,
-            List<LedgerEntry> entries) {
+    static BenchState of(JobStore.Job job, NotesStore.Version notes, List<StepEntry> steps, List<LedgerEntry> entries) {
         WayIn way = WayIn.closed(notes.teardown());
         for (StepEntry entry : steps) {
             way = entry.direction() == Direction.IN ? way.in(entry.step()) : way.out(entry.step());

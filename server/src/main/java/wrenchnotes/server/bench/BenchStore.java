@@ -46,8 +46,7 @@ public class BenchStore {
     }
 
     List<LedgerEntry> ledger(long job) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT id, step_entry_id, thing, from_account, to_account, count, reason, undoes
                         FROM ledger_entry
                         WHERE job_id = :job
@@ -68,31 +67,27 @@ public class BenchStore {
     }
 
     Optional<Instant> closedAt(long job) {
-        return jdbc
-                .sql("SELECT MAX(at) AS at FROM closing WHERE job_id = :job")
+        return jdbc.sql("SELECT MAX(at) AS at FROM closing WHERE job_id = :job")
                 .param("job", job)
                 .query((row, n) -> Sql.when(row, "at"))
                 .single();
     }
 
     long addStep(By by, long job, String step, Direction direction, Long undoes) {
-        return Sql.inserted(
-                jdbc.sql(
-                                """
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO step_entry (job_id, step, direction, undoes, at, by)
                                 VALUES (:job, :step, :direction, :undoes, :at, :by)
                                 """)
-                        .param("job", job)
-                        .param("step", step)
-                        .param("direction", direction.name())
-                        .param("undoes", undoes)
-                        .param("at", by.at().toEpochMilli())
-                        .param("by", by.person()));
+                .param("job", job)
+                .param("step", step)
+                .param("direction", direction.name())
+                .param("undoes", undoes)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person()));
     }
 
     void addMove(By by, long job, Long stepEntry, Thing thing, Move move, Long undoes) {
-        jdbc.sql(
-                        """
+        jdbc.sql("""
                         INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
                                                   count, reason, undoes, at, by)
                         VALUES (:job, :stepEntry, :thing, :kind, :from, :to, :count, :reason, :undoes, :at, :by)

@@ -18,8 +18,7 @@ public class CheckStore {
     /** @param struckWhy why it was struck; empty if it stands */
     public record CheckRow(long id, long jobId, Check check, String by, Optional<String> struckWhy) {}
 
-    private static final String CHECK =
-            """
+    private static final String CHECK = """
             SELECT check_entry.id, job_id, stage, verdict, what, covers_on, load, times, remark, at,
                    person.name AS by, struck_why
             FROM check_entry JOIN person ON person.id = check_entry.by
@@ -65,25 +64,23 @@ public class CheckStore {
     }
 
     long add(By by, long job, Check check, Optional<Long> corrects) {
-        return Sql.inserted(
-                jdbc.sql(
-                                """
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO check_entry (job_id, stage, verdict, what, covers_on, load, times, remark,
                                                          at, by, corrects)
                                 VALUES (:job, :stage, :verdict, :what, :coversOn, :load, :times, :remark,
                                         :at, :by, :corrects)
                                 """)
-                        .param("job", job)
-                        .param("stage", check.stage().name())
-                        .param("verdict", check.verdict().name())
-                        .param("what", check.what())
-                        .param("coversOn", check.coversOn() ? 1 : 0)
-                        .param("load", check.load())
-                        .param("times", check.times())
-                        .param("remark", check.remark())
-                        .param("at", check.at().toEpochMilli())
-                        .param("by", by.person())
-                        .param("corrects", corrects.orElse(null)));
+                .param("job", job)
+                .param("stage", check.stage().name())
+                .param("verdict", check.verdict().name())
+                .param("what", check.what())
+                .param("coversOn", check.coversOn() ? 1 : 0)
+                .param("load", check.load())
+                .param("times", check.times())
+                .param("remark", check.remark())
+                .param("at", check.at().toEpochMilli())
+                .param("by", by.person())
+                .param("corrects", corrects.orElse(null)));
     }
 
     void strike(By by, long id, String why) {

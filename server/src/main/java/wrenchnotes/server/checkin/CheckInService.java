@@ -125,7 +125,8 @@ public class CheckInService {
     private Optional<Long> owner(Coming coming) {
         if (coming.owner().isPresent()) {
             if (!store.hasOwner(coming.owner().get())) {
-                throw new Invalid("ownerId", "There is no owner " + coming.owner().get());
+                throw new Invalid(
+                        "ownerId", "There is no owner " + coming.owner().get());
             }
             return coming.owner();
         }
@@ -136,8 +137,7 @@ public class CheckInService {
             }
             return Optional.empty();
         }
-        return Optional.of(
-                store.addOwner(name, Checked.optionalText("ownerContact", coming.ownerContact(), 120)));
+        return Optional.of(store.addOwner(name, Checked.optionalText("ownerContact", coming.ownerContact(), 120)));
     }
 
     private void mustBeFree(Optional<String> slot, long exceptJob) {
@@ -187,8 +187,7 @@ public class CheckInService {
         }
         Arrival arrival = correction.arrival();
         Arrival was = arrival(before);
-        store.correctUnit(
-                before.unitId(), Checked.optionalText("serial", correction.serial(), 60), revision.id());
+        store.correctUnit(before.unitId(), Checked.optionalText("serial", correction.serial(), 60), revision.id());
         store.correctJob(
                 id,
                 new CheckInStore.NewJob(
@@ -247,7 +246,8 @@ public class CheckInService {
 
     private static void differ(List<String> said, String what, String before, String after) {
         if (!Objects.equals(before, after)) {
-            said.add(what + ": " + (before.isEmpty() ? "nothing" : before) + " → " + (after.isEmpty() ? "nothing" : after));
+            said.add(what + ": " + (before.isEmpty() ? "nothing" : before) + " → "
+                    + (after.isEmpty() ? "nothing" : after));
         }
     }
 

@@ -21,8 +21,7 @@ public class CheckInStore {
 
     public record SymptomWord(String area, String name) {}
 
-    private static final String UNIT =
-            """
+    private static final String UNIT = """
             SELECT unit.id, tag, serial, unit.revision_id,
                    (SELECT job.id FROM job WHERE unit_id = unit.id AND handed_over_at IS NULL) AS open_job
             FROM unit
@@ -85,8 +84,7 @@ public class CheckInStore {
     }
 
     List<JobStore.Owner> owners(String beginning) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT id, name, contact
                         FROM owner
                         WHERE name LIKE :beginning ESCAPE '\\' OR contact LIKE :beginning ESCAPE '\\'
@@ -94,8 +92,8 @@ public class CheckInStore {
                         LIMIT 8
                         """)
                 .param("beginning", literal(beginning) + "%")
-                .query((row, n) -> new JobStore.Owner(
-                        row.getLong("id"), row.getString("name"), row.getString("contact")))
+                .query((row, n) ->
+                        new JobStore.Owner(row.getLong("id"), row.getString("name"), row.getString("contact")))
                 .list();
     }
 
@@ -117,15 +115,12 @@ public class CheckInStore {
     }
 
     List<String> freeSlots() {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT name
                         FROM slot
                         WHERE NOT EXISTS (SELECT 1 FROM job WHERE slot = slot.name AND handed_over_at IS NULL)
                         ORDER BY shelf, place
-                        """)
-                .query(String.class)
-                .list();
+                        """).query(String.class).list();
     }
 
     boolean hasSlot(String slot) {
@@ -137,8 +132,7 @@ public class CheckInStore {
 
     /** The tag of the unit that stands in a slot. */
     Optional<String> inSlot(String slot, long exceptJob) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT tag
                         FROM job JOIN unit ON unit.id = unit_id
                         WHERE slot = :slot AND handed_over_at IS NULL AND job.id <> :except
@@ -152,8 +146,7 @@ public class CheckInStore {
 
     /** The words for what a unit does wrong: first those said most often of this revision lately. */
     List<SymptomWord> symptomWords(Long revision) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT area, name
                         FROM symptom
                         LEFT JOIN (SELECT symptom_id, COUNT(*) AS said
@@ -181,29 +174,26 @@ public class CheckInStore {
             String condition) {}
 
     long addJob(By by, NewJob job) {
-        return Sql.inserted(
-                jdbc.sql(
-                                """
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO job (unit_id, revision_id, ownership, owner_id, slot, complaint,
                                                  condition_words, checked_in_at, checked_in_by, due_at)
                                 VALUES (:unit, :revision, :ownership, :owner, :slot, :complaint,
                                         :condition, :at, :by, :due)
                                 """)
-                        .param("unit", job.unit())
-                        .param("revision", job.revision())
-                        .param("ownership", job.ownership().name())
-                        .param("owner", job.owner().orElse(null))
-                        .param("slot", job.slot().orElse(null))
-                        .param("complaint", job.complaint())
-                        .param("condition", job.condition())
-                        .param("at", by.at().toEpochMilli())
-                        .param("by", by.person())
-                        .param("due", Sql.millis(job.due().orElse(null))));
+                .param("unit", job.unit())
+                .param("revision", job.revision())
+                .param("ownership", job.ownership().name())
+                .param("owner", job.owner().orElse(null))
+                .param("slot", job.slot().orElse(null))
+                .param("complaint", job.complaint())
+                .param("condition", job.condition())
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .param("due", Sql.millis(job.due().orElse(null))));
     }
 
     void correctJob(long id, NewJob job) {
-        jdbc.sql(
-                        """
+        jdbc.sql("""
                         UPDATE job
                         SET revision_id = :revision, slot = :slot, complaint = :complaint,
                             condition_words = :condition, due_at = :due, version = version + 1

@@ -19,11 +19,18 @@ final class DemoFaults {
     record Way(Remedy remedy, double weight, double comesBack, String part) {}
 
     record Fault(
-            String model, String revision, String component, String wrong, String symptom, double weight, Course course,
+            String model,
+            String revision,
+            String component,
+            String wrong,
+            String symptom,
+            double weight,
+            Course course,
             List<Way> ways) {
 
         Way pick(Random random) {
-            double at = random.nextDouble() * ways.stream().mapToDouble(Way::weight).sum();
+            double at =
+                    random.nextDouble() * ways.stream().mapToDouble(Way::weight).sum();
             for (Way way : ways) {
                 at -= way.weight();
                 if (at < 0) {
@@ -50,29 +57,76 @@ final class DemoFaults {
                     15,
                     replaced("belt 51 × 1.2 square"),
                     new Way(Remedy.REVIVED, 0.8, 0.62, null)),
-            fault("CD-5", "first series", "door latch", "broken", "door does not open", 7, replaced("latch CD-5"),
+            fault(
+                    "CD-5",
+                    "first series",
+                    "door latch",
+                    "broken",
+                    "door does not open",
+                    7,
+                    replaced("latch CD-5"),
                     done(Remedy.IMPROVISED, 0.25)),
-            fault("CD-5", "first series", "carousel belt", "glazed", "throws disc out", 5,
+            fault(
+                    "CD-5",
+                    "first series",
+                    "carousel belt",
+                    "glazed",
+                    "throws disc out",
+                    5,
                     replaced("belt 76 × 1.2 square")),
             fault("CD-5", "first series", "lens", "dirty", "skips or sticks", 8, done(Remedy.CLEANED, 0.1)),
             fault("CD-5", "first series", "inlet filter", "smoked", "smells burnt", 2, replaced("inlet filter X2")),
             fault("Duo", "only", "sled belt", "set", "does not read", 6, replaced("belt 32 × 0.8 square")),
-            fault("Duo", "only", "idler tyre", "glazed", "eats tape", 6, replaced("idler tyre 12 mm"),
+            fault(
+                    "Duo",
+                    "only",
+                    "idler tyre",
+                    "glazed",
+                    "eats tape",
+                    6,
+                    replaced("idler tyre 12 mm"),
                     done(Remedy.CLEANED, 0.35)),
             fault("Duo", "only", "door latch", "broken", "door does not open", 3, done(Remedy.IMPROVISED, 0.2)),
-            fault("LR-20", "grey keys", "capstan belt", "worn", "plays slow or wavers", 13, replaced("belt 89 × 3 flat")),
+            fault(
+                    "LR-20",
+                    "grey keys",
+                    "capstan belt",
+                    "worn",
+                    "plays slow or wavers",
+                    13,
+                    replaced("belt 89 × 3 flat")),
             fault("LR-20", "grey keys", "idler tyre", "glazed", "eats tape", 15, replaced("idler tyre 12 mm")),
             fault("LR-20", "grey keys", "record switch", "dirty", "no sound", 5, done(Remedy.CLEANED, 0.1)),
-            fault("Tern", "issue 2", "keyboard membrane", "open line", "keys dead", 11, replaced("membrane Tern"),
+            fault(
+                    "Tern",
+                    "issue 2",
+                    "keyboard membrane",
+                    "open line",
+                    "keys dead",
+                    11,
+                    replaced("membrane Tern"),
                     done(Remedy.IMPROVISED, 0.3)),
             fault("Tern", "issue 2", "inlet filter", "smoked", "smells burnt", 6, replaced("inlet filter X2")),
             fault("Tern", "issue 2", "drive belt", "tar", "does not spin", 6, replaced("belt 57 × 3 flat")),
-            fault("Tern", "issue 2", "video chip", "crept out of its socket", "no picture", 3,
+            fault(
+                    "Tern",
+                    "issue 2",
+                    "video chip",
+                    "crept out of its socket",
+                    "no picture",
+                    3,
                     done(Remedy.RESEATED, 0.05)),
             fault("Gannet", "only", "inlet filter", "smoked", "smells burnt", 5, replaced("inlet filter X2")),
             fault("Gannet", "only", "drive belt", "tar", "does not save", 4, replaced("belt 57 × 3 flat")),
             fault("Gannet", "only", "keyboard socket", "cracked joint", "keys dead", 3, done(Remedy.RESOLDERED, 0.1)),
-            fault("FD-3", "flat lid", "lid", "bent", "rattles while spinning", 7, replaced("lid FD-3"),
+            fault(
+                    "FD-3",
+                    "flat lid",
+                    "lid",
+                    "bent",
+                    "rattles while spinning",
+                    7,
+                    replaced("lid FD-3"),
                     new Way(Remedy.STRAIGHTENED, 0.7, 0.55, null)),
             fault("FD-3", "flat lid", "heads", "dirty", "does not read", 4, done(Remedy.CLEANED, 0.1)),
             fault("FD-3", "flat lid", "door latch", "broken", "door does not open", 2, done(Remedy.IMPROVISED, 0.2)),

@@ -14,8 +14,9 @@ import wrenchnotes.core.unit.Kind;
 /** The invented models that come over the demo shop's counter, with their notes. */
 final class DemoModels {
 
-    static final String MAINS = "Mains inside. Unplug, wait five minutes, measure before touching. Covers on before power."
-            + " Your local rules decide who may work on it.";
+    static final String MAINS =
+            "Mains inside. Unplug, wait five minutes, measure before touching. Covers on before power."
+                    + " Your local rules decide who may work on it.";
     private static final String TUBE =
             "The picture tube can hold a dangerous charge for days. Leave it off for a day, and have it discharged by"
                     + " someone trained before hands go in.";
@@ -42,8 +43,7 @@ final class DemoModels {
                         "CD-5",
                         Kind.PLAYER,
                         List.of(new Revision("first series", "round drawer button", singingMachine()))),
-                new Model(
-                        "Dulcane", "Duo", Kind.PLAYER, List.of(new Revision("only", "", lessonPlayer()))),
+                new Model("Dulcane", "Duo", Kind.PLAYER, List.of(new Revision("only", "", lessonPlayer()))),
                 new Model(
                         "Ormeva",
                         "LR-20",
@@ -54,8 +54,7 @@ final class DemoModels {
                         "Tern",
                         Kind.COMPUTER,
                         List.of(new Revision("issue 2", "drive slot with a dimple", homeComputer()))),
-                new Model(
-                        "Pellworth", "Gannet", Kind.COMPUTER, List.of(new Revision("only", "", allInOne()))),
+                new Model("Pellworth", "Gannet", Kind.COMPUTER, List.of(new Revision("only", "", allInOne()))),
                 new Model(
                         "Fennrick",
                         "FD-3",
@@ -180,7 +179,8 @@ final class DemoModels {
         notes.step("bracket", "Take off the flywheel bracket", BOTTOM, "PH0", 2)
                 .needs("keys")
                 .caution(SPRING)
-                .how("Turn the head lead aside. Lift straight up, with the flywheel seated; the thrust washer comes too.")
+                .how(
+                        "Turn the head lead aside. Lift straight up, with the flywheel seated; the thrust washer comes too.")
                 .machine(3, "flywheel bracket", 2, 5, BRASS)
                 .machine(1, "bracket, by the motor: the longer one", 2, 9, BRASS)
                 .piece("thrust washer", "flat side to the bracket")

@@ -53,7 +53,8 @@ final class DemoPlan {
             Ending.NOT_STARTED);
 
     /** @param number tells units apart before they have a tag */
-    record Unit(int number, String model, String revision, String serial, Ownership ownership, Optional<String> owner) {}
+    record Unit(
+            int number, String model, String revision, String serial, Ownership ownership, Optional<String> owner) {}
 
     record Seen(DemoFaults.Fault fault, DemoFaults.Way way) {}
 
@@ -106,11 +107,7 @@ final class DemoPlan {
         if (!parts && random.nextDouble() < first.way().comesBack() && again > 21) {
             DemoFaults.Way better = first.fault().ways().get(0);
             visits.add(new Visit(
-                    unit,
-                    again,
-                    List.of(new Seen(first.fault(), better)),
-                    Ending.HANDED_OVER,
-                    random.nextInt(100)));
+                    unit, again, List.of(new Seen(first.fault(), better)), Ending.HANDED_OVER, random.nextInt(100)));
         }
     }
 
@@ -127,8 +124,9 @@ final class DemoPlan {
                 };
         List<String> pool = random.nextInt(3) == 0 ? FERRY : owners;
         String owner = pool.get(random.nextInt(pool.size()));
-        String serial = fault.model().replace("-", "") + fault.revision().substring(0, 1).toUpperCase(java.util.Locale.ROOT)
-                + "-" + (10_000 + number * 37 % 90_000);
+        String serial = fault.model().replace("-", "")
+                + fault.revision().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + "-"
+                + (10_000 + number * 37 % 90_000);
         boolean soldForSomebody = resale && random.nextInt(6) == 0;
         return new Unit(
                 number,

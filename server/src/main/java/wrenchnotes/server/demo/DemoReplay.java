@@ -119,7 +119,8 @@ public class DemoReplay {
         Stay(Shop shop, Visit visit) {
             this.shop = shop;
             this.visit = visit;
-            this.known = shop.revisions().get(visit.unit().model() + " " + visit.unit().revision());
+            this.known = shop.revisions()
+                    .get(visit.unit().model() + " " + visit.unit().revision());
             this.bencher = visit.luck() % 2 == 0 ? "tobias" : "wren";
             this.at = shop.now()
                     .minus(Duration.ofMinutes((long) (visit.daysAgo() * 24 * 60)))
@@ -138,15 +139,24 @@ public class DemoReplay {
                 case OPEN_AND_MENDED -> mend();
                 case GLUE_CURES -> {
                     mend();
-                    hold(HoldKind.CURE, "Resin on the gear sets", Optional.of(shop.now().plus(Duration.ofHours(3))));
+                    hold(
+                            HoldKind.CURE,
+                            "Resin on the gear sets",
+                            Optional.of(shop.now().plus(Duration.ofHours(3))));
                 }
                 case BOARD_DRIES -> {
                     mend();
-                    hold(HoldKind.DRY, "The washed board dries", Optional.of(shop.now().plus(Duration.ofHours(16))));
+                    hold(
+                            HoldKind.DRY,
+                            "The washed board dries",
+                            Optional.of(shop.now().plus(Duration.ofHours(16))));
                 }
                 case PART_IS_COMING -> {
                     open(way());
-                    hold(HoldKind.PART, visit.seen().get(0).fault().component() + ", from the supplier", Optional.empty());
+                    hold(
+                            HoldKind.PART,
+                            visit.seen().get(0).fault().component() + ", from the supplier",
+                            Optional.empty());
                 }
                 case SCREW_LOST -> {
                     mend();
@@ -172,7 +182,9 @@ public class DemoReplay {
 
         private List<String> way() {
             Set<String> needed = new TreeSet<>();
-            visit.seen().forEach(seen -> needed.addAll(known.notes().wayTo(seen.fault().component())));
+            visit.seen()
+                    .forEach(seen ->
+                            needed.addAll(known.notes().wayTo(seen.fault().component())));
             return known.notes().inOrder(needed);
         }
 

@@ -66,7 +66,8 @@ public class DemoShop implements SmartInitializingSingleton {
         }
         long start = System.nanoTime();
         // One transaction: a shop that is killed while it is being made is still empty.
-        boolean filled = Boolean.TRUE.equals(writing.execute(status -> people.all().isEmpty() && fill()));
+        boolean filled =
+                Boolean.TRUE.equals(writing.execute(status -> people.all().isEmpty() && fill()));
         if (filled) {
             LOG.info("The demo shop is made, in {} ms", (System.nanoTime() - start) / 1_000_000);
         }
@@ -109,8 +110,7 @@ public class DemoShop implements SmartInitializingSingleton {
                             name, models.addComponent(by, made.id(), name).id()));
             models.saveNotes(
                     by, added.id(), Seen.of("0"), revision.notes().teardown(components::get), "written down at last");
-            revisions.put(
-                    model.name() + " " + revision.name(), new DemoReplay.Known(added.id(), revision.notes()));
+            revisions.put(model.name() + " " + revision.name(), new DemoReplay.Known(added.id(), revision.notes()));
         }
     }
 }

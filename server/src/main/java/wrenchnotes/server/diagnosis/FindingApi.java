@@ -39,7 +39,8 @@ public class FindingApi {
     }
 
     /** @param instead what should have been written; empty to strike the finding */
-    public record FindingCorrection(@NotBlank @Size(max = 300) String why, Optional<@Valid FindingSaid> instead) {}
+    public record FindingCorrection(
+            @NotBlank @Size(max = 300) String why, Optional<@Valid FindingSaid> instead) {}
 
     @PostMapping("/api/jobs/{job}/findings")
     @ResponseStatus(HttpStatus.CREATED)
@@ -48,8 +49,7 @@ public class FindingApi {
     }
 
     @PostMapping("/api/findings/{finding}/correction")
-    FindingStore.FindingRow correct(
-            @PathVariable long finding, @Valid @RequestBody FindingCorrection said, Pen pen) {
+    FindingStore.FindingRow correct(@PathVariable long finding, @Valid @RequestBody FindingCorrection said, Pen pen) {
         return pen.once(
                 said,
                 FindingStore.FindingRow.class,

@@ -71,8 +71,9 @@ public class FindingService {
             throw new Stale("This finding was corrected by somebody else meanwhile.", findings.ofJob(job.id()));
         }
         findings.strike(by, id, Checked.text("why", why, 300));
-        before.part().ifPresent(
-                part -> drawers.putBack(by, before.partId().orElseThrow(), before.partCount(), job.id(), "struck: " + why));
+        before.part()
+                .ifPresent(part -> drawers.putBack(
+                        by, before.partId().orElseThrow(), before.partCount(), job.id(), "struck: " + why));
         if (instead.isPresent()) {
             return write(by, job, instead.get(), Optional.of(id));
         }
@@ -85,7 +86,8 @@ public class FindingService {
     }
 
     private FindingStore.FindingRow write(By by, JobStore.Job job, FaultSeen found, Optional<Long> corrects) {
-        long component = models.addComponent(by, job.modelId(), found.component()).id();
+        long component =
+                models.addComponent(by, job.modelId(), found.component()).id();
         Optional<DrawerService.Taken> taken = found.part().map(part -> take(by, part, found, job));
         long id = findings.add(
                 by,

@@ -37,7 +37,8 @@ public class FindingStore {
             Optional<String> struckWhy) {
 
         String words() {
-            return component + ", " + wrong + ": " + remedy.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ')
+            return component + ", " + wrong + ": "
+                    + remedy.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ')
                     + part.map(name -> " (" + partCount + " × " + name + ")").orElse("");
         }
     }
@@ -52,8 +53,7 @@ public class FindingStore {
             String remark,
             Optional<Long> corrects) {}
 
-    private static final String FINDING =
-            """
+    private static final String FINDING = """
             SELECT finding.id, finding.job_id, finding.component_id, component.name AS component, fault.wrong, remedy,
                    part_id, part.name AS part, part_count, cost_minor, remark, finding.at, person.name AS by, struck_why,
                    (SELECT MAX(earlier.job_id)
@@ -108,27 +108,25 @@ public class FindingStore {
     }
 
     long add(By by, JobStore.Job job, NewFinding finding) {
-        return Sql.inserted(
-                jdbc.sql(
-                                """
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO finding (job_id, unit_id, revision_id, component_id, fault_id, remedy,
                                                      part_id, part_count, cost_minor, remark, at, by, corrects)
                                 VALUES (:job, :unit, :revision, :component, :fault, :remedy,
                                         :part, :partCount, :cost, :remark, :at, :by, :corrects)
                                 """)
-                        .param("job", job.id())
-                        .param("unit", job.unitId())
-                        .param("revision", job.revisionId())
-                        .param("component", finding.component())
-                        .param("fault", finding.fault())
-                        .param("remedy", finding.remedy().name())
-                        .param("part", finding.part().orElse(null))
-                        .param("partCount", finding.partCount())
-                        .param("cost", finding.costMinor())
-                        .param("remark", finding.remark())
-                        .param("at", by.at().toEpochMilli())
-                        .param("by", by.person())
-                        .param("corrects", finding.corrects().orElse(null)));
+                .param("job", job.id())
+                .param("unit", job.unitId())
+                .param("revision", job.revisionId())
+                .param("component", finding.component())
+                .param("fault", finding.fault())
+                .param("remedy", finding.remedy().name())
+                .param("part", finding.part().orElse(null))
+                .param("partCount", finding.partCount())
+                .param("cost", finding.costMinor())
+                .param("remark", finding.remark())
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .param("corrects", finding.corrects().orElse(null)));
     }
 
     void strike(By by, long id, String why) {

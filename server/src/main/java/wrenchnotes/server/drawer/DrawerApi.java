@@ -46,7 +46,8 @@ public class DrawerApi {
         }
     }
 
-    public record BookedIn(@Min(1) @Max(9_999) int count, @Size(max = 200) String why) {}
+    public record BookedIn(
+            @Min(1) @Max(9_999) int count, @Size(max = 200) String why) {}
 
     @GetMapping
     List<DrawerStore.Part> parts() {
@@ -60,12 +61,7 @@ public class DrawerApi {
                 said,
                 DrawerStore.Part.class,
                 by -> service.add(
-                        by,
-                        said.drawer().strip(),
-                        said.name().strip(),
-                        said.what(),
-                        said.eachMinor(),
-                        said.count()));
+                        by, said.drawer().strip(), said.name().strip(), said.what(), said.eachMinor(), said.count()));
     }
 
     /** Changes what is said of a part; its count changes only by booking in and taking. */
@@ -85,7 +81,9 @@ public class DrawerApi {
 
     @PostMapping("/{part}/stock")
     DrawerStore.Part bookIn(@PathVariable long part, @Valid @RequestBody BookedIn said, Pen pen) {
-        String why = said.why() == null || said.why().isBlank() ? "booked in" : said.why().strip();
+        String why = said.why() == null || said.why().isBlank()
+                ? "booked in"
+                : said.why().strip();
         return pen.once(said, DrawerStore.Part.class, by -> service.bookIn(by, part, said.count(), why));
     }
 }

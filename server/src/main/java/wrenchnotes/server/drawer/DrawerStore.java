@@ -32,7 +32,9 @@ public class DrawerStore {
     record Change(long part, int change, String why, Long job, Long finding) {}
 
     public List<Part> parts() {
-        return jdbc.sql(PART + "ORDER BY drawer, name").query((row, n) -> part(row)).list();
+        return jdbc.sql(PART + "ORDER BY drawer, name")
+                .query((row, n) -> part(row))
+                .list();
     }
 
     /** @throws NotFound if there is none */
@@ -57,21 +59,18 @@ public class DrawerStore {
     }
 
     long add(String drawer, String name, String what, long eachMinor) {
-        return Sql.inserted(
-                jdbc.sql(
-                                """
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO part (drawer, name, what, count, each_minor)
                                 VALUES (:drawer, :name, :what, 0, :each)
                                 """)
-                        .param("drawer", drawer)
-                        .param("name", name)
-                        .param("what", what)
-                        .param("each", eachMinor));
+                .param("drawer", drawer)
+                .param("name", name)
+                .param("what", what)
+                .param("each", eachMinor));
     }
 
     void change(long id, String drawer, String name, String what, long eachMinor) {
-        jdbc.sql(
-                        """
+        jdbc.sql("""
                         UPDATE part
                         SET drawer = :drawer, name = :name, what = :what, each_minor = :each, version = version + 1
                         WHERE id = :id
@@ -89,8 +88,7 @@ public class DrawerStore {
                 .param("count", after.count())
                 .param("id", change.part())
                 .update();
-        jdbc.sql(
-                        """
+        jdbc.sql("""
                         INSERT INTO stock_entry (part_id, change, why, job_id, finding_id, at, by)
                         VALUES (:part, :change, :why, :job, :finding, :at, :by)
                         """)

@@ -7,8 +7,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class FinderIndex {
 
-    private static final String WORDS =
-            """
+    private static final String WORDS = """
             SELECT job.id,
                    printf('WN-%04d %d', unit.tag, unit.tag),
                    unit.serial,
@@ -40,8 +39,7 @@ public class FinderIndex {
 
     /** After a model or one of its revisions got another name. */
     public void renameModel(long model) {
-        String jobs =
-                "SELECT job.id FROM job JOIN revision ON revision.id = job.revision_id WHERE model_id = :model";
+        String jobs = "SELECT job.id FROM job JOIN revision ON revision.id = job.revision_id WHERE model_id = :model";
         jdbc.sql("DELETE FROM finder WHERE rowid IN (" + jobs + ")")
                 .param("model", model)
                 .update();

@@ -1,5 +1,6 @@
 package wrenchnotes.server.finder;
 
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -7,7 +8,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.Sql;
-import java.time.Instant;
 
 /** Finds jobs by words. */
 @Component
@@ -15,15 +15,13 @@ public class FinderStore {
 
     private static final int MOST_WORDS = 8;
 
-    private static final String JOB =
-            """
+    private static final String JOB = """
             SELECT job.id, unit.tag, unit.serial, model.maker || ' ' || model.name AS model, revision.name AS revision,
                    COALESCE(owner.name, '') AS owner, job.ownership, complaint, checked_in_at,
                    handed_over_at IS NULL AS open
             """;
 
-    private static final String JOINS =
-            """
+    private static final String JOINS = """
             JOIN unit ON unit.id = job.unit_id
             JOIN revision ON revision.id = job.revision_id
             JOIN model ON model.id = revision.model_id

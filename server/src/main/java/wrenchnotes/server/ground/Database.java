@@ -3,7 +3,6 @@ package wrenchnotes.server.ground;
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.time.Clock;
 import javax.sql.DataSource;
@@ -28,14 +27,20 @@ public class Database {
     @Bean(destroyMethod = "close")
     HikariDataSource writer(Settings settings) throws IOException {
         Files.createDirectories(settings.data());
-        HikariDataSource writer = pool(settings, "writer", 1, "&journal_mode=WAL&synchronous=FULL&transaction_mode=IMMEDIATE", null);
+        HikariDataSource writer =
+                pool(settings, "writer", 1, "&journal_mode=WAL&synchronous=FULL&transaction_mode=IMMEDIATE", null);
         return writer;
     }
 
     @Bean(destroyMethod = "close", defaultCandidate = false)
     HikariDataSource readers(Settings settings, HikariDataSource writer) {
         // The writer is named so that it has made the file before the first reader opens it.
-        return pool(settings, "readers", READERS, "&transaction_mode=DEFERRED&mmap_size=268435456", "PRAGMA query_only = true");
+        return pool(
+                settings,
+                "readers",
+                READERS,
+                "&transaction_mode=DEFERRED&mmap_size=268435456",
+                "PRAGMA query_only = true");
     }
 
     private static HikariDataSource pool(Settings settings, String name, int size, String options, String first) {

@@ -31,7 +31,8 @@ public class FrontEnd implements WebMvcConfigurer {
         // File names under assets/ carry a hash of their content, so they never go stale.
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations("classpath:/static/assets/")
-                .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+                .setCacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
     }
 
     /** The screens; a screen's own address works when typed, bookmarked or reloaded. */
@@ -39,7 +40,16 @@ public class FrontEnd implements WebMvcConfigurer {
     static class Screens {
 
         @GetMapping({
-            "/rack", "/checkin", "/bench", "/bench/**", "/jobs/**", "/models", "/models/**", "/drawers", "/patterns", "/team"
+            "/rack",
+            "/checkin",
+            "/bench",
+            "/bench/**",
+            "/jobs/**",
+            "/models",
+            "/models/**",
+            "/drawers",
+            "/patterns",
+            "/team"
         })
         String page() {
             return "forward:/index.html";

@@ -36,8 +36,7 @@ public class Journal {
     }
 
     public void write(By by, Entry entry) {
-        jdbc.sql(
-                        """
+        jdbc.sql("""
                         INSERT INTO journal (at, by, job_id, subject, subject_id, words, before, after)
                         VALUES (:at, :by, :job, :subject, :subjectId, :words, :before, :after)
                         """)

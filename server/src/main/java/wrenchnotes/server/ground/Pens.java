@@ -10,6 +10,7 @@ import java.util.HexFormat;
 import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.core.MethodParameter;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -17,7 +18,6 @@ import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -48,7 +48,10 @@ public class Pens implements HandlerMethodArgumentResolver {
 
     @Override
     public Pen resolveArgument(
-            MethodParameter parameter, ModelAndViewContainer view, NativeWebRequest request, WebDataBinderFactory binders) {
+            MethodParameter parameter,
+            ModelAndViewContainer view,
+            NativeWebRequest request,
+            WebDataBinderFactory binders) {
         HttpServletRequest http = request.getNativeRequest(HttpServletRequest.class);
         String id = Checked.optionalText(REQUEST_ID, http.getHeader(REQUEST_ID), 100);
         return new RequestPen(id, http.getMethod() + " " + http.getRequestURI() + " ");
@@ -107,8 +110,7 @@ public class Pens implements HandlerMethodArgumentResolver {
         }
 
         private void keep(By by, String fingerprint, Object given) {
-            jdbc.sql(
-                            """
+            jdbc.sql("""
                             INSERT INTO answered (person_id, request, fingerprint, answer, at)
                             VALUES (:person, :request, :fingerprint, :answer, :at)
                             """)

@@ -108,7 +108,9 @@ public class Problems extends ResponseEntityExceptionHandler {
     }
 
     private static String step(JacksonException.Reference reference) {
-        return reference.getPropertyName() == null ? "[" + reference.getIndex() + "]" : "." + reference.getPropertyName();
+        return reference.getPropertyName() == null
+                ? "[" + reference.getIndex() + "]"
+                : "." + reference.getPropertyName();
     }
 
     private static ProblemDetail badFields(List<FieldError> fields) {

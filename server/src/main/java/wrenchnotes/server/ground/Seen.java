@@ -25,7 +25,9 @@ public record Seen(long version) {
     /** @throws Stale with the present state if it has another version by now */
     public void mustBe(long current, String what, Supplier<?> present) {
         if (version != current) {
-            throw new Stale(what + " was changed by somebody else meanwhile. Look at it as it is now and try again.", present.get());
+            throw new Stale(
+                    what + " was changed by somebody else meanwhile. Look at it as it is now and try again.",
+                    present.get());
         }
     }
 

@@ -23,8 +23,7 @@ public class ArrivalStore {
     }
 
     public List<Arrival.Symptom> symptoms(long job) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT symptom.name, present
                         FROM job_symptom JOIN symptom ON symptom.id = symptom_id
                         WHERE job_id = :job
@@ -101,7 +100,7 @@ public class ArrivalStore {
                 .param("name", name)
                 .query(Long.class)
                 .optional()
-                .orElseGet(() -> Sql.inserted(
-                        jdbc.sql("INSERT INTO symptom (area, name) VALUES ('ours', :name)").param("name", name)));
+                .orElseGet(() -> Sql.inserted(jdbc.sql("INSERT INTO symptom (area, name) VALUES ('ours', :name)")
+                        .param("name", name)));
     }
 }

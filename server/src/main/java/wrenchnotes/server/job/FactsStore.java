@@ -31,8 +31,7 @@ public class FactsStore {
     private static final String THESE = "job_id IN (SELECT value FROM json_each(:jobs))";
 
     /** A step is open while it went in more often than out; a way in that was taken back never happened. */
-    public static final String STEPS =
-            """
+    public static final String STEPS = """
             SELECT entry.job_id,
                    SUM(CASE entry.direction WHEN 'IN' THEN 1 ELSE -1 END) AS open,
                    MAX(CASE WHEN entry.direction = 'IN' AND taken_back.id IS NULL THEN entry.at END) AS last_in
@@ -40,11 +39,9 @@ public class FactsStore {
             LEFT JOIN step_entry AS taken_back ON taken_back.job_id = entry.job_id AND taken_back.undoes = entry.id
             WHERE entry.%s
             GROUP BY entry.job_id
-            """
-                    .formatted(THESE);
+            """.formatted(THESE);
 
-    public static final String TALLIES =
-            """
+    public static final String TALLIES = """
             SELECT job_id, kind, account, SUM(n) AS n
             FROM (SELECT job_id, kind, to_account AS account, count AS n FROM ledger_entry WHERE %1$s
                   UNION ALL
@@ -52,8 +49,7 @@ public class FactsStore {
             WHERE account IN ('TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN')
             GROUP BY job_id, kind, account
             HAVING SUM(n) <> 0
-            """
-                    .formatted(THESE);
+            """.formatted(THESE);
 
     public static final String CLOSINGS =
             "SELECT job_id, MAX(at) AS at FROM closing WHERE %s GROUP BY job_id".formatted(THESE);
@@ -61,14 +57,12 @@ public class FactsStore {
     public static final String HOLDS =
             "SELECT job_id, kind, why, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id".formatted(THESE);
 
-    public static final String CHECKS =
-            """
+    public static final String CHECKS = """
             SELECT job_id, stage, verdict, what, covers_on, load, times, remark, at
             FROM check_entry
             WHERE %s AND struck_at IS NULL
             ORDER BY id
-            """
-                    .formatted(THESE);
+            """.formatted(THESE);
 
     /** The last given outcome of each job: SQLite takes the other columns from the row that has the maximum. */
     public static final String OUTCOMES =
@@ -96,10 +90,13 @@ public class FactsStore {
             gathered.openSteps.put(job, row.getInt("open"));
             Sql.when(row, "last_in").ifPresent(at -> gathered.lastIn.put(job, at));
         });
-        each(TALLIES, ids, row -> gathered.tallies.merge(
-                row.getLong("job_id"),
-                tally(row.getString("kind"), Account.valueOf(row.getString("account")), row.getInt("n")),
-                FactsStore::sum));
+        each(
+                TALLIES,
+                ids,
+                row -> gathered.tallies.merge(
+                        row.getLong("job_id"),
+                        tally(row.getString("kind"), Account.valueOf(row.getString("account")), row.getInt("n")),
+                        FactsStore::sum));
         each(CLOSINGS, ids, row -> gathered.closed.put(row.getLong("job_id"), Sql.instant(row, "at")));
         each(HOLDS, ids, row -> gathered.holds
                 .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
@@ -120,10 +117,15 @@ public class FactsStore {
                         row.getInt("times"),
                         row.getString("remark"),
                         Sql.instant(row, "at"))));
-        each(OUTCOMES, ids, row -> gathered.outcomes.put(
-                row.getLong("job_id"),
-                new OutcomeGiven(
-                        Outcome.valueOf(row.getString("outcome")), row.getString("remark"), Sql.instant(row, "at"))));
+        each(
+                OUTCOMES,
+                ids,
+                row -> gathered.outcomes.put(
+                        row.getLong("job_id"),
+                        new OutcomeGiven(
+                                Outcome.valueOf(row.getString("outcome")),
+                                row.getString("remark"),
+                                Sql.instant(row, "at"))));
         each(FINDINGS, ids, row -> gathered.findings.put(row.getLong("job_id"), row.getInt("n")));
         return jobs.stream().collect(Collectors.toMap(JobStore.Job::id, gathered::facts));
     }

@@ -27,7 +27,10 @@ public class HoldApi {
     }
 
     /** @param until empty if it ends with an event, not at a time */
-    public record HoldSaid(@NotNull HoldKind kind, @NotBlank @Size(max = 200) String why, Optional<Instant> until) {}
+    public record HoldSaid(
+            @NotNull HoldKind kind,
+            @NotBlank @Size(max = 200) String why,
+            Optional<Instant> until) {}
 
     @PostMapping("/api/jobs/{job}/holds")
     @ResponseStatus(HttpStatus.CREATED)
@@ -35,8 +38,7 @@ public class HoldApi {
         return pen.once(
                 said,
                 HoldStore.HoldRow.class,
-                by -> service.set(
-                        by, job, new Hold(said.kind(), said.why(), by.at(), said.until(), Optional.empty())));
+                by -> service.set(by, job, new Hold(said.kind(), said.why(), by.at(), said.until(), Optional.empty())));
     }
 
     @PostMapping("/api/holds/{hold}/end")

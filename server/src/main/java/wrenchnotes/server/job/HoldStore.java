@@ -30,8 +30,7 @@ public class HoldStore {
         }
     }
 
-    private static final String HOLD =
-            """
+    private static final String HOLD = """
             SELECT hold.id, job_id, kind, why, from_at, until_at, ended_at, person.name AS by
             FROM hold JOIN person ON person.id = set_by
             """;
@@ -58,18 +57,16 @@ public class HoldStore {
     }
 
     long add(By by, long job, Hold hold) {
-        return Sql.inserted(
-                jdbc.sql(
-                                """
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO hold (job_id, kind, why, from_at, until_at, set_by)
                                 VALUES (:job, :kind, :why, :from, :until, :by)
                                 """)
-                        .param("job", job)
-                        .param("kind", hold.kind().name())
-                        .param("why", hold.why())
-                        .param("from", hold.from().toEpochMilli())
-                        .param("until", Sql.millis(hold.until().orElse(null)))
-                        .param("by", by.person()));
+                .param("job", job)
+                .param("kind", hold.kind().name())
+                .param("why", hold.why())
+                .param("from", hold.from().toEpochMilli())
+                .param("until", Sql.millis(hold.until().orElse(null)))
+                .param("by", by.person()));
     }
 
     void end(By by, long id) {

@@ -52,8 +52,7 @@ public class JobStore {
 
     public record Owner(long id, String name, String contact) {}
 
-    private static final String JOB =
-            """
+    private static final String JOB = """
             SELECT job.id, unit_id, unit.tag, unit.serial, model.id AS model_id,
                    model.maker || ' ' || model.name AS model, model.kind,
                    job.revision_id, revision.name AS revision, ownership,

@@ -12,8 +12,7 @@ import wrenchnotes.server.ground.Sql;
 public class StoryStore {
 
     /** The newest entries of a job; an entry whose subject was struck since says so. */
-    public static final String STORY =
-            """
+    public static final String STORY = """
             SELECT journal.id, journal.at, person.name AS by, journal.subject, journal.words,
                    COALESCE(finding.struck_why, check_entry.struck_why) AS struck_why
             FROM journal

@@ -26,7 +26,8 @@ public class OutcomeApi {
         this.service = service;
     }
 
-    public record OutcomeSaid(@NotNull Outcome outcome, @Size(max = 500) String remark) {}
+    public record OutcomeSaid(
+            @NotNull Outcome outcome, @Size(max = 500) String remark) {}
 
     @PostMapping("/outcome")
     @ResponseStatus(HttpStatus.CREATED)

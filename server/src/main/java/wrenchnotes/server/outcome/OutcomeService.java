@@ -31,8 +31,7 @@ public class OutcomeService {
         long id = outcomes.add(by, job, given);
         String words = "Outcome: " + given.outcome().words() + (given.remark().isEmpty() ? "" : ". " + given.remark());
         journal.write(
-                by,
-                new Journal.Entry(job, "outcome", id, words, earlier.isEmpty() ? null : earlier.get(0), given));
+                by, new Journal.Entry(job, "outcome", id, words, earlier.isEmpty() ? null : earlier.get(0), given));
         return new OutcomeStore.OutcomeRow(id, given, by.name());
     }
 

@@ -22,8 +22,7 @@ public class OutcomeStore {
 
     /** Newest first. */
     public List<OutcomeRow> ofJob(long job) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT outcome_entry.id, outcome, remark, at, person.name AS by
                         FROM outcome_entry JOIN person ON person.id = outcome_entry.by
                         WHERE job_id = :job
@@ -41,16 +40,14 @@ public class OutcomeStore {
     }
 
     long add(By by, long job, OutcomeGiven given) {
-        return Sql.inserted(
-                jdbc.sql(
-                                """
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO outcome_entry (job_id, outcome, remark, at, by)
                                 VALUES (:job, :outcome, :remark, :at, :by)
                                 """)
-                        .param("job", job)
-                        .param("outcome", given.outcome().name())
-                        .param("remark", given.remark())
-                        .param("at", given.at().toEpochMilli())
-                        .param("by", by.person()));
+                .param("job", job)
+                .param("outcome", given.outcome().name())
+                .param("remark", given.remark())
+                .param("at", given.at().toEpochMilli())
+                .param("by", by.person()));
     }
 }

@@ -31,7 +31,8 @@ public class PatternApi {
     PatternService.Patterns patterns(
             @RequestParam(defaultValue = "18") int months, @RequestParam(required = false) Long revision) {
         Checked.within("months", months, 1, 240);
-        Instant from = clock.instant().atZone(ZoneOffset.UTC).minusMonths(months).toInstant();
+        Instant from =
+                clock.instant().atZone(ZoneOffset.UTC).minusMonths(months).toInstant();
         return snapshot.read(() -> patterns.patterns(from, revision));
     }
 }

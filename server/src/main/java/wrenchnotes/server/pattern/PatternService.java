@@ -68,7 +68,8 @@ public class PatternService {
                         jobs.get(entry.getKey().revision()),
                         entry.getValue()))
                 // By what is sure rather than by what is seen: three of three is less than thirty of forty.
-                .sorted(Comparator.comparingDouble((FaultPattern fault) -> fault.share().low())
+                .sorted(Comparator.comparingDouble(
+                                (FaultPattern fault) -> fault.share().low())
                         .reversed())
                 .toList();
         return new Patterns(
@@ -81,16 +82,16 @@ public class PatternService {
             String revisionName,
             int jobs,
             List<PatternStore.FaultCount> counts) {
-        List<RemedyCount> remedies = counts.stream()
-                .collect(Collectors.groupingBy(PatternStore.FaultCount::remedy))
-                .entrySet()
-                .stream()
-                .map(entry -> new RemedyCount(
-                        entry.getKey(),
-                        sum(entry.getValue(), PatternStore.FaultCount::findings),
-                        sum(entry.getValue(), PatternStore.FaultCount::comebacks)))
-                .sorted(Comparator.comparingInt(RemedyCount::count).reversed().thenComparing(RemedyCount::remedy))
-                .toList();
+        List<RemedyCount> remedies =
+                counts.stream().collect(Collectors.groupingBy(PatternStore.FaultCount::remedy)).entrySet().stream()
+                        .map(entry -> new RemedyCount(
+                                entry.getKey(),
+                                sum(entry.getValue(), PatternStore.FaultCount::findings),
+                                sum(entry.getValue(), PatternStore.FaultCount::comebacks)))
+                        .sorted(Comparator.comparingInt(RemedyCount::count)
+                                .reversed()
+                                .thenComparing(RemedyCount::remedy))
+                        .toList();
         int customer = jobs(counts, Ownership.CUSTOMER);
         int resale = jobs(counts, Ownership.RESALE);
         return new FaultPattern(

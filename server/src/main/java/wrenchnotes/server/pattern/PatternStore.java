@@ -12,8 +12,7 @@ import wrenchnotes.core.diagnosis.Remedy;
 public class PatternStore {
 
     /** Jobs of each revision. */
-    public static final String JOBS =
-            """
+    public static final String JOBS = """
             SELECT revision_id, ownership, COUNT(*) AS jobs
             FROM job
             WHERE handed_over_at >= :from AND (:revision IS NULL OR revision_id = :revision)
@@ -25,8 +24,7 @@ public class PatternStore {
      * component. {@code first} marks one finding of each fault in each job, so that a job counts once however many
      * remedies were tried on the fault.
      */
-    public static final String FAULTS =
-            """
+    public static final String FAULTS = """
             SELECT finding.revision_id, finding.fault_id, job.ownership, finding.remedy,
                    COUNT(*) AS findings,
                    SUM(NOT EXISTS (SELECT 1
@@ -55,8 +53,7 @@ public class PatternStore {
     record FaultCount(
             long revision, long fault, Ownership ownership, Remedy remedy, int findings, int jobs, int comebacks) {}
 
-    record FaultName(
-            long fault, String component, String wrong, long modelId, String model) {}
+    record FaultName(long fault, String component, String wrong, long modelId, String model) {}
 
     record RevisionName(long revision, String name) {}
 
@@ -86,8 +83,7 @@ public class PatternStore {
     }
 
     List<FaultName> faultNames() {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT fault.id, component.name AS component, wrong, model.id AS model_id,
                                model.maker || ' ' || model.name AS model
                         FROM fault

@@ -78,7 +78,11 @@ public class RackApi {
                     .sorted(Pickup.NEXT_FIRST)
                     .toList();
             Function<Pickup, RackRow> row = pickup -> row(
-                    open.get(pickup.job()), known.get(pickup.job()), pickup, noticed.getOrDefault(pickup.job(), ""), now);
+                    open.get(pickup.job()),
+                    known.get(pickup.job()),
+                    pickup,
+                    noticed.getOrDefault(pickup.job(), ""),
+                    now);
             return new Rack(
                     order.stream().filter(Pickup::canBeWorkedOn).map(row).toList(),
                     order.stream()

@@ -24,8 +24,7 @@ public class SlotStore {
 
     /** What was noticed of each open job's unit, in words, by job. */
     List<Noticed> noticed() {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT job_id, group_concat(name, ', ') AS words
                         FROM (SELECT job_id, symptom.name
                               FROM job_symptom

@@ -47,7 +47,9 @@ public class PersonStore implements UserDetailsService {
     }
 
     boolean isEmpty() {
-        return jdbc.sql("SELECT NOT EXISTS (SELECT 1 FROM person)").query(Boolean.class).single();
+        return jdbc.sql("SELECT NOT EXISTS (SELECT 1 FROM person)")
+                .query(Boolean.class)
+                .single();
     }
 
     /** @throws Invalid if somebody has that name */
@@ -55,16 +57,14 @@ public class PersonStore implements UserDetailsService {
         if (find(name).isPresent()) {
             throw new Invalid("name", "There is already somebody called " + name);
         }
-        long id = Sql.inserted(
-                jdbc.sql(
-                                """
+        long id = Sql.inserted(jdbc.sql("""
                                 INSERT INTO person (name, password_hash, role, made_at)
                                 VALUES (:name, :hash, :role, :at)
                                 """)
-                        .param("name", name)
-                        .param("hash", passwordHash)
-                        .param("role", role.name())
-                        .param("at", at.toEpochMilli()));
+                .param("name", name)
+                .param("hash", passwordHash)
+                .param("role", role.name())
+                .param("at", at.toEpochMilli()));
         return new SignedIn(id, name, role);
     }
 

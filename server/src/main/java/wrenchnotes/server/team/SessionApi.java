@@ -29,10 +29,10 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.team.Role;
 import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Snapshot;
-import wrenchnotes.server.ground.Session;
 
 /** Signing in and out. */
 @RestController
@@ -71,7 +71,9 @@ public class SessionApi {
         this.nobodysHash = passwords.encode("nobody");
     }
 
-    public record SignInSaid(@NotBlank @Size(max = 60) String name, @NotBlank @Size(max = 72) String password) {}
+    public record SignInSaid(
+            @NotBlank @Size(max = 60) String name,
+            @NotBlank @Size(max = 72) String password) {}
 
     /**
      * How this browser stands with the shop.
@@ -81,7 +83,11 @@ public class SessionApi {
      * @param demoPeople names shown on the sign-in page in demo mode
      */
     public record SessionView(
-            Optional<SignedIn> person, boolean firstVisit, List<String> demoPeople, Optional<String> demoPassword, String currency) {}
+            Optional<SignedIn> person,
+            boolean firstVisit,
+            List<String> demoPeople,
+            Optional<String> demoPassword,
+            String currency) {}
 
     @GetMapping
     SessionView session() {
@@ -89,8 +95,10 @@ public class SessionApi {
     }
 
     @PostMapping
-    ResponseEntity<?> signIn(@Valid @RequestBody SignInSaid entry, HttpServletRequest request, HttpServletResponse response) {
-        Optional<PersonStore.Person> person = snapshot.read(() -> people.find(entry.name().strip()));
+    ResponseEntity<?> signIn(
+            @Valid @RequestBody SignInSaid entry, HttpServletRequest request, HttpServletResponse response) {
+        Optional<PersonStore.Person> person =
+                snapshot.read(() -> people.find(entry.name().strip()));
         // An unknown name takes as long as a wrong password, so that names cannot be tried out.
         String hash = person.map(PersonStore.Person::passwordHash).orElse(nobodysHash);
         if (!passwords.matches(entry.password(), hash) || person.isEmpty()) {

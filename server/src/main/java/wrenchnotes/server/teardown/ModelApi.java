@@ -38,9 +38,13 @@ public class ModelApi {
     }
 
     public record ModelSaid(
-            @NotBlank @Size(max = 60) String maker, @NotBlank @Size(max = 60) String name, @NotNull Kind kind) {}
+            @NotBlank @Size(max = 60) String maker,
+            @NotBlank @Size(max = 60) String name,
+            @NotNull Kind kind) {}
 
-    public record RevisionSaid(@NotBlank @Size(max = 60) String name, @Size(max = 300) String tellApart) {
+    public record RevisionSaid(
+            @NotBlank @Size(max = 60) String name,
+            @Size(max = 300) String tellApart) {
         public RevisionSaid {
             tellApart = tellApart == null ? "" : tellApart.strip();
         }

@@ -83,7 +83,8 @@ public class ModelService {
         String checked = Checked.text("name", name, 80);
         return models.component(model, checked).orElseGet(() -> {
             ModelStore.Named component = new ModelStore.Named(models.addComponent(model, checked), checked);
-            journal.write(by, Journal.Entry.ofShop("component", component.id(), "Component " + checked, null, component));
+            journal.write(
+                    by, Journal.Entry.ofShop("component", component.id(), "Component " + checked, null, component));
             return component;
         });
     }

@@ -33,8 +33,7 @@ public class ModelStore {
     /** A known fault of a component. */
     public record Fault(long id, long componentId, String wrong) {}
 
-    private static final String REVISION =
-            """
+    private static final String REVISION = """
             SELECT revision.id, model_id, name, tell_apart, version,
                    COALESCE((SELECT MAX(number) FROM teardown WHERE revision_id = revision.id), 0) AS notes
             FROM revision
@@ -80,8 +79,7 @@ public class ModelStore {
     }
 
     void changeModel(long id, String maker, String name, Kind kind) {
-        jdbc.sql(
-                        """
+        jdbc.sql("""
                         UPDATE model
                         SET maker = :maker, name = :name, kind = :kind, version = version + 1
                         WHERE id = :id
@@ -101,7 +99,9 @@ public class ModelStore {
     }
 
     List<Revision> revisions() {
-        return jdbc.sql(REVISION + "ORDER BY name").query((row, n) -> revision(row)).list();
+        return jdbc.sql(REVISION + "ORDER BY name")
+                .query((row, n) -> revision(row))
+                .list();
     }
 
     /** @throws NotFound if there is none */
@@ -169,16 +169,14 @@ public class ModelStore {
     }
 
     public List<Fault> faults(long model) {
-        return jdbc.sql(
-                        """
+        return jdbc.sql("""
                         SELECT fault.id, component_id, wrong
                         FROM fault JOIN component ON component.id = component_id
                         WHERE model_id = :model
                         ORDER BY component.name, wrong
                         """)
                 .param("model", model)
-                .query((row, n) ->
-                        new Fault(row.getLong("id"), row.getLong("component_id"), row.getString("wrong")))
+                .query((row, n) -> new Fault(row.getLong("id"), row.getLong("component_id"), row.getString("wrong")))
                 .list();
     }
 
@@ -189,8 +187,8 @@ public class ModelStore {
                 .param("wrong", wrong)
                 .query(Long.class)
                 .optional()
-                .orElseGet(() -> Sql.inserted(
-                        jdbc.sql("INSERT INTO fault (component_id, wrong) VALUES (:component, :wrong)")
+                .orElseGet(() ->
+                        Sql.inserted(jdbc.sql("INSERT INTO fault (component_id, wrong) VALUES (:component, :wrong)")
                                 .param("component", component)
                                 .param("wrong", wrong)));
     }

@@ -39,7 +39,9 @@ public class NotesApi {
         this.snapshot = snapshot;
     }
 
-    public record NotesSaid(@NotNull @Size(max = 200) List<Step> steps, @Size(max = 300) String why) {}
+    public record NotesSaid(
+            @NotNull @Size(max = 200) List<Step> steps,
+            @Size(max = 300) String why) {}
 
     /**
      * @param number version of the notes, to be sent back in If-Match; 0 when there are none yet

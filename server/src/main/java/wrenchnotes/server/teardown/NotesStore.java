@@ -36,8 +36,7 @@ public class NotesStore {
 
     public record Version(long id, long number, Teardown teardown, String why, String by, Instant at) {}
 
-    private static final String VERSION =
-            """
+    private static final String VERSION = """
             SELECT teardown.id, number, steps, why, person.name AS by, teardown.made_at
             FROM teardown JOIN person ON person.id = made_by
             """;
@@ -79,18 +78,16 @@ public class NotesStore {
     }
 
     Version save(By by, long revision, long number, Teardown teardown, String why) {
-        long id = Sql.inserted(
-                jdbc.sql(
-                                """
+        long id = Sql.inserted(jdbc.sql("""
                                 INSERT INTO teardown (revision_id, number, steps, why, made_at, made_by)
                                 VALUES (:revision, :number, :steps, :why, :at, :by)
                                 """)
-                        .param("revision", revision)
-                        .param("number", number)
-                        .param("steps", json.writeValueAsString(teardown.steps()))
-                        .param("why", why)
-                        .param("at", by.at().toEpochMilli())
-                        .param("by", by.person()));
+                .param("revision", revision)
+                .param("number", number)
+                .param("steps", json.writeValueAsString(teardown.steps()))
+                .param("why", why)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person()));
         return new Version(id, number, teardown, why, by.name(), by.at());
     }
 }

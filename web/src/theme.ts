@@ -15,6 +15,8 @@ export const colours = {
   chalkDust: '#A9C3B8',
   bone: '#EFE9D8',
   brass: '#9A6A14',
+  /** Brass for words on paper: the drawing colour falls short of 4.5:1 there. */
+  brassInk: '#855A0E',
   brassLight: '#D9A441',
   tape: '#EBDCAB',
   chalk: '#27548A',

@@ -80,7 +80,7 @@ function Parts({ parts, chosen, choose }: { parts: Part[]; chosen?: number; choo
               <chakra.td
                 fontFamily="mono"
                 textAlign="right"
-                color={part.count === 0 ? 'hazard' : 'brass'}
+                color={part.count === 0 ? 'hazard' : 'brassInk'}
                 fontWeight={600}
               >
                 {part.count === 0 ? 'none left' : part.count}

@@ -84,17 +84,17 @@ function PatternsOf({
         <Box color="muted" fontSize="14px" my="4px">
           Of the units of that revision that were handed over ({patterns.jobs} in all), how many had it. The
           line is where the truth lies, nineteen times in twenty. Squares:{' '}
-          <chakra.b color="mat">customers’</chakra.b> and <chakra.b color="brass">resale</chakra.b>.
+          <chakra.b color="mat">customers’</chakra.b> and <chakra.b color="brassInk">resale</chakra.b>.
         </Box>
         {faults.length === 0 && (
           <Empty>
             No fault on record in this time. Findings on units that were handed over are counted here.
           </Empty>
         )}
+        {faults.length > 0 && <Scale />}
         {faults.slice(0, MOST_DRAWN).map((one) => (
           <ChartRow key={keyOf(one)} fault={one} on={one === fault} choose={() => setChosen(keyOf(one))} />
         ))}
-        {faults.length > 0 && <Scale />}
         {faults.length > MOST_DRAWN && (
           <Empty>
             The surest {MOST_DRAWN} are drawn; the table has all {faults.length}.

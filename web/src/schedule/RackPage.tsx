@@ -104,7 +104,7 @@ function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '100px 1fr 212px 118px' }}
+      gridTemplateColumns={{ base: '1fr', md: '100px 1fr 200px 138px' }}
       gap="12px"
       alignItems="center"
       py={first ? '10px' : '6px'}
@@ -120,7 +120,7 @@ function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }
       <Box minW={0}>
         <b>{row.model}</b> {row.revision}
         <Box color="muted" truncate>
-          {row.owner ?? 'resale'} · {row.symptoms || 'no symptom said'}
+          {row.symptoms || 'no symptom said'} · {row.owner ?? 'resale'}
         </Box>
       </Box>
       <Box fontSize="14.5px">

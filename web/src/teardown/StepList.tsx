@@ -115,7 +115,7 @@ function Off({ step, shapes }: { step: Step; shapes: Schemas['NotesView']['shape
       gap="4px 12px"
       alignItems="center"
       fontSize="14px"
-      color="brass"
+      color="brassInk"
     >
       {step.fasteners.map((group) => {
         const shape = shapes[group.id];

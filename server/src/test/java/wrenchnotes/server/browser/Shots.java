@@ -7,8 +7,7 @@ import java.nio.file.Path;
 /** Takes the pictures in docs/screenshots from a running demo shop: {@code make shots}. */
 public final class Shots {
 
-    private static final String FARTHEST_OPEN =
-            """
+    private static final String FARTHEST_OPEN = """
             async () => {
               const rack = await (await fetch('/api/rack')).json();
               const steps = (row) => Number(row.status.words.match(/\\d+/)[0]);
@@ -90,7 +89,8 @@ public final class Shots {
     }
 
     private void takeFinder(String words) {
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find")).fill(words);
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"))
+                .fill(words);
         page.getByRole(AriaRole.OPTION).first().waitFor();
         take("finder");
         page.keyboard().press("Escape");

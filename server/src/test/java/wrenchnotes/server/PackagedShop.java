@@ -1,0 +1,95 @@
+package wrenchnotes.server;
+
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The packaged application in a process of its own, as a shop runs it; it can be killed. */
+public final class PackagedShop implements AutoCloseable {
+
+    private static final Path JAR = Path.of("target/wrench-notes.jar").toAbsolutePath();
+    private static final Path ARCHIVE = Path.of("target/wrench-notes.jsa").toAbsolutePath();
+    private static final Duration PATIENCE = Duration.ofMinutes(3);
+
+    private final Process process;
+    private final String url;
+
+    private PackagedShop(Process process, String url) {
+        this.process = process;
+        this.url = url;
+    }
+
+    /** Starts it and waits for its first answer. */
+    public static PackagedShop start(Path data, String... options) throws IOException, InterruptedException {
+        return start(List.of(), data, options);
+    }
+
+    /** As {@code make run} starts it: with its classes ready made. */
+    public static PackagedShop startWithArchive(Path data, String... options) throws IOException, InterruptedException {
+        return start(List.of("-XX:SharedArchiveFile=" + ARCHIVE), data, options);
+    }
+
+    private static PackagedShop start(List<String> jvm, Path data, String... options)
+            throws IOException, InterruptedException {
+        int port = freePort();
+        List<String> command = new ArrayList<>();
+        command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+        command.addAll(jvm);
+        command.addAll(List.of("-jar", JAR.toString(), "--wrenchnotes.data=" + data, "--server.port=" + port));
+        command.addAll(List.of(options));
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(new File(data.toFile(), "server.log")))
+                .start();
+        PackagedShop shop = new PackagedShop(process, "http://localhost:" + port);
+        shop.awaitFirstAnswer();
+        return shop;
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private void awaitFirstAnswer() throws InterruptedException {
+        HttpClient http = HttpClient.newHttpClient();
+        HttpRequest ask =
+                HttpRequest.newBuilder(URI.create(url + "/actuator/health")).build();
+        long giveUp = System.nanoTime() + PATIENCE.toNanos();
+        while (System.nanoTime() < giveUp && process.isAlive()) {
+            try {
+                if (http.send(ask, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
+                    return;
+                }
+            } catch (IOException notYet) {
+                // It is still starting.
+            }
+            Thread.sleep(50);
+        }
+        throw new IllegalStateException("The application did not start: see server.log in its data folder");
+    }
+
+    public String url() {
+        return url;
+    }
+
+    /** As a power cut would: no chance to tidy up. */
+    void kill() {
+        process.destroyForcibly().onExit().join();
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+        process.onExit().join();
+    }
+}

@@ -1,0 +1,223 @@
+package wrenchnotes.server.figures;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
+import wrenchnotes.server.Client;
+import wrenchnotes.server.PackagedShop;
+import wrenchnotes.server.WrenchNotes;
+
+/**
+ * Makes a shop of 10,000 and one of 100,000 jobs and prints how long each screen's answer takes over HTTP, beside the
+ * same SQL run bare in this process. The two are taken in turns, so that their ratio means something on a noisy machine.
+ */
+public final class Figures {
+
+    private static final Class<?>[] JUST_THE_SHOP = {WrenchNotes.class};
+    private static final Class<?>[] WITH_AN_EAR = {WrenchNotes.class, Overhearing.class};
+    private static final List<String> SEARCHES = List.of(
+            "choir",
+            "keys dead",
+            "ormeva",
+            "WN-4711",
+            "1234",
+            "lan sch",
+            "pellworth tern",
+            "does not take disc",
+            "resale",
+            "q2 b");
+
+    /**
+     * @param paths what a screen asks for; one after the other, again and again
+     * @param times how often it is asked
+     * @param warmUp how often before that: a shop's server has been running since the morning
+     */
+    private record Screen(String name, List<String> paths, int times, int warmUp) {
+
+        static Screen often(String name, List<String> paths) {
+            return new Screen(name, paths, 400, 1200);
+        }
+
+        static Screen seldom(String name, String path) {
+            return new Screen(name, List.of(path), 60, 20);
+        }
+    }
+
+    private record Result(Times http, Times bare) {}
+
+    public static void main(String[] args) throws IOException, SQLException, InterruptedException {
+        Path work = Files.createTempDirectory("wrench-notes-figures");
+        try {
+            Path demo = work.resolve("demo");
+            start(demo, JUST_THE_SHOP, "--wrenchnotes.demo=true").close();
+            startTimes("make run", () -> PackagedShop.startWithArchive(demo));
+            startTimes("plain java -jar", () -> PackagedShop.start(demo));
+            Map<String, Result> small = measure(grown(demo, work.resolve("small"), 10_000));
+            Map<String, Result> large = measure(grown(demo, work.resolve("large"), 100_000));
+            growth(small, large);
+        } finally {
+            FileSystemUtils.deleteRecursively(work);
+        }
+        System.exit(0);
+    }
+
+    private static Path grown(Path demo, Path to, int jobs) throws IOException, SQLException {
+        FileSystemUtils.copyRecursively(demo, to);
+        System.out.printf("%n%,d jobs%n", GrownShop.grow(to, jobs));
+        return to;
+    }
+
+    private static ConfigurableApplicationContext start(Path data, Class<?>[] sources, String... options) {
+        List<String> all = new ArrayList<>(List.of(options));
+        all.add("--wrenchnotes.data=" + data);
+        all.add("--server.port=0");
+        all.add("--logging.level.root=error");
+        all.add("--springdoc.api-docs.enabled=false");
+        return new SpringApplicationBuilder(sources).run(all.toArray(String[]::new));
+    }
+
+    private static Client signedIn(ConfigurableApplicationContext shop) {
+        return new Client("http://localhost:" + shop.getEnvironment().getProperty("local.server.port"))
+                .signedIn("ines", "quay");
+    }
+
+    private interface Start {
+        PackagedShop shop() throws IOException, InterruptedException;
+    }
+
+    private static void startTimes(String how, Start start) throws IOException, InterruptedException {
+        long[] nanos = new long[5];
+        for (int n = 0; n < nanos.length; n++) {
+            long begin = System.nanoTime();
+            PackagedShop shop = start.shop();
+            nanos[n] = System.nanoTime() - begin;
+            shop.close();
+        }
+        System.out.printf(
+                "start to first answer, demo data already made, %s: median of 5 %.1f s, aim 6 s%n",
+                how, new Times(nanos).medianMillis() / 1000);
+    }
+
+    private static Map<String, Result> measure(Path data) throws SQLException {
+        Map<String, Result> results = new LinkedHashMap<>();
+        try (Connection bare = GrownShop.open(data)) {
+            List<Screen> screens = screens(bare);
+            Map<String, List<Overhearing.Statement>> sql = overheard(data, screens);
+            try (ConfigurableApplicationContext shop = start(data, JUST_THE_SHOP)) {
+                Client client = signedIn(shop);
+                System.out.printf(
+                        "%-22s %10s %10s %10s %10s %8s  %s%n",
+                        "screen", "HTTP p50", "HTTP p95", "SQL p50", "SQL p95", "p95/p95", "within 2 × SQL + 5 ms");
+                for (Screen screen : screens) {
+                    Result result = measure(screen, client, sql, bare);
+                    results.put(screen.name(), result);
+                    print(screen.name(), result);
+                }
+            }
+        }
+        return results;
+    }
+
+    /** What each address asks of the database. Listening costs time, so it is done in a run of its own. */
+    private static Map<String, List<Overhearing.Statement>> overheard(Path data, List<Screen> screens) {
+        Map<String, List<Overhearing.Statement>> sql = new LinkedHashMap<>();
+        try (ConfigurableApplicationContext shop = start(data, WITH_AN_EAR)) {
+            Overhearing.Ear ear = shop.getBean(Overhearing.Ear.class);
+            Client client = signedIn(shop);
+            for (Screen screen : screens) {
+                for (String path : screen.paths()) {
+                    ear.heard();
+                    client.get(path);
+                    sql.put(path, ear.heard());
+                }
+            }
+        }
+        return sql;
+    }
+
+    private static List<Screen> screens(Connection bare) throws SQLException {
+        int most =
+                GrownShop.single(bare.createStatement(), "SELECT COUNT(*) FROM job WHERE handed_over_at IS NOT NULL");
+        Random random = new Random(42);
+        List<String> sheets = new ArrayList<>();
+        for (int n = 0; n < 50; n++) {
+            int id = GrownShop.single(
+                    bare.createStatement(),
+                    "SELECT id FROM job WHERE handed_over_at IS NOT NULL LIMIT 1 OFFSET " + random.nextInt(most));
+            sheets.add("/api/jobs/" + id);
+        }
+        return List.of(
+                Screen.often("rack", List.of("/api/rack")),
+                Screen.often(
+                        "finder",
+                        SEARCHES.stream()
+                                .map(words -> "/api/find?q=" + words.replace(" ", "%20"))
+                                .toList()),
+                Screen.often("job sheet", sheets),
+                Screen.seldom("patterns, 18 months", "/api/patterns"),
+                Screen.seldom("patterns, 20 years", "/api/patterns?months=240"));
+    }
+
+    private static Result measure(
+            Screen screen, Client client, Map<String, List<Overhearing.Statement>> sql, Connection bare)
+            throws SQLException {
+        long[] http = new long[screen.times()];
+        long[] alone = new long[screen.times()];
+        bare.setAutoCommit(false);
+        for (int n = -screen.warmUp(); n < screen.times(); n++) {
+            String path = screen.paths().get(Math.floorMod(n, screen.paths().size()));
+            long begin = System.nanoTime();
+            Client.Answer answer = client.get(path);
+            long answered = System.nanoTime();
+            if (answer.status() != 200) {
+                throw new IllegalStateException(path + ": " + answer.body());
+            }
+            long beginBare = System.nanoTime();
+            for (Overhearing.Statement statement : sql.get(path)) {
+                statement.run(bare);
+            }
+            bare.commit();
+            long ran = System.nanoTime();
+            if (n >= 0) {
+                http[n] = answered - begin;
+                alone[n] = ran - beginBare;
+            }
+        }
+        return new Result(new Times(http), new Times(alone));
+    }
+
+    private static void print(String name, Result result) {
+        double http = result.http().millis95();
+        double bare = result.bare().millis95();
+        System.out.printf(
+                "%-22s %7.2f ms %7.2f ms %7.2f ms %7.2f ms %8.2f  %s%n",
+                name,
+                result.http().medianMillis(),
+                http,
+                result.bare().medianMillis(),
+                bare,
+                http / bare,
+                http <= 2 * bare + 5 ? "yes" : "no");
+    }
+
+    private static void growth(Map<String, Result> small, Map<String, Result> large) {
+        System.out.printf("%ngrowth from 10,000 to 100,000 jobs (aim below 2 but for patterns)%n");
+        small.forEach((name, before) -> System.out.printf(
+                "%-22s median × %.2f, 95th percentile × %.2f%n",
+                name,
+                large.get(name).http().medianMillis() / before.http().medianMillis(),
+                large.get(name).http().millis95() / before.http().millis95()));
+    }
+
+    private Figures() {}
+}

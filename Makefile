@@ -1,0 +1,69 @@
+# The front door. Each target works from a fresh clone with a JDK 17, Maven, Node 20 and make.
+
+MVN := mvn -B -ntp
+# Whole paths: the class archive fits only the path that it was made for.
+JAR := $(CURDIR)/server/target/wrench-notes.jar
+ARCHIVE := $(CURDIR)/server/target/wrench-notes.jsa
+PORT ?= 8080
+STAMPS := .stamps
+
+JAVA_SOURCES := $(shell find core/src/main server/src/main -type f) pom.xml core/pom.xml server/pom.xml
+WEB_SOURCES := $(shell find web/src web/public -type f ! -name schema.d.ts) web/index.html web/package.json \
+	web/vite.config.ts web/tsconfig.json
+
+.PHONY: demo run test unit bench shots types format lint browser clean
+
+demo: $(ARCHIVE) ## start with the demo shop at http://localhost:8080
+	java -XX:SharedArchiveFile=$(ARCHIVE) -jar $(JAR) --wrenchnotes.demo=true --wrenchnotes.data=data/demo --server.port=$(PORT)
+
+run: $(ARCHIVE) ## start with the shop's own data in ./data
+	java -XX:SharedArchiveFile=$(ARCHIVE) -jar $(JAR) --server.port=$(PORT)
+
+test: $(STAMPS)/web browser ## every test: core, server, architecture, browser
+	$(MVN) verify
+
+unit: $(STAMPS)/web ## the tests that need no browser
+	$(MVN) package
+
+bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes
+	$(MVN) -q test-compile exec:exec@bench
+	@tools/script-size
+
+shots: $(STAMPS)/web browser ## renew docs/screenshots from the demo shop
+	tools/shots
+
+types: ## renew the API's description and the front end's types after an endpoint changed
+	$(MVN) -q -pl core,server -am test -Dtest=ApiDescriptionTest -Dsurefire.failIfNoSpecifiedTests=false -Dopenapi.renew=true
+	cd web && npm run --silent types
+
+format: $(STAMPS)/npm
+	$(MVN) -q spotless:apply
+	cd web && npm run --silent format
+
+lint: $(STAMPS)/npm
+	$(MVN) -q spotless:check
+	cd web && npm run --silent lint
+
+browser: ## Debian's Chromium, if it is missing
+	@tools/browser
+
+$(JAR): $(STAMPS)/web $(JAVA_SOURCES)
+	$(MVN) -q package -DskipTests
+	@touch $@
+
+# The classes as this JDK has loaded and checked them once: saves some seconds of every start, and is ignored by others.
+$(ARCHIVE): $(JAR)
+	@tools/archive-classes $(JAR) $@
+
+# npm ci takes minutes; it runs again only when the lock file has changed.
+$(STAMPS)/npm: web/package-lock.json
+	cd web && npm ci --no-audit --no-fund
+	@mkdir -p $(STAMPS) && touch $@
+
+$(STAMPS)/web: $(STAMPS)/npm $(WEB_SOURCES)
+	cd web && npm run --silent build
+	@touch $@
+
+clean:
+	$(MVN) -q clean
+	rm -rf web/dist $(STAMPS)

@@ -53,11 +53,14 @@ public record AccessPlan(boolean exact, double lowerBound, Plan best, Plan cheap
             }
         }
         Search time = new Search(graph, all, costs, Objective.TIME).run();
-        Search parts = new Search(graph, all, costs, Objective.PARTS).run();
-        Search undo = new Search(graph, all, costs, Objective.UNDO).run();
         Plan best = time.best.orElseThrow(() -> new Invalid("targets", time.whyNone()));
-        return new AccessPlan(
-                time.exact, Math.min(time.bound, best.minutes()), best, parts.best.orElse(best), undo.best);
+        // The quickest way that costs nothing is the cheapest too, and one that can be undone is the one to undo.
+        Plan cheapest = best.partsCost() == 0
+                ? best
+                : new Search(graph, all, costs, Objective.PARTS).run().best.orElse(best);
+        Optional<Plan> undoable =
+                best.reversible() ? Optional.of(best) : new Search(graph, all, costs, Objective.UNDO).run().best;
+        return new AccessPlan(time.exact, Math.min(time.bound, best.minutes()), best, cheapest, undoable);
     }
 
     /** These steps in the order of the notes: always the first written that needs nothing more, as the bench goes. */

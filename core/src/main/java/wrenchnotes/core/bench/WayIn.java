@@ -3,6 +3,7 @@ package wrenchnotes.core.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Refused;
@@ -35,9 +36,16 @@ public final class WayIn {
         if (open.contains(id)) {
             throw Refused.because("\"" + step.title() + "\" is already open.");
         }
-        List<String> missing = notes.steps().stream()
-                .filter(other -> step.needs().contains(other.id()) && !open.contains(other.id()))
-                .map(other -> "\"" + step.title() + "\" needs \"" + other.title() + "\" first.")
+        notes.standIns(id).stream()
+                .filter(other -> open.contains(other.id()))
+                .findFirst()
+                .ifPresent(other -> {
+                    throw Refused.because("\"" + step.title() + "\" does the same as \"" + other.title()
+                            + "\", which is done: one of them is enough.");
+                });
+        List<String> missing = step.needs().stream()
+                .filter(need -> !notes.met(need, open))
+                .map(need -> "\"" + step.title() + "\" needs " + words(need) + " first.")
                 .toList();
         if (!missing.isEmpty()) {
             throw Refused.because(missing);
@@ -57,7 +65,7 @@ public final class WayIn {
         if (!open.contains(id)) {
             throw Refused.because("\"" + step.title() + "\" is not open.");
         }
-        List<String> inside = notes.dependents(id).stream()
+        List<String> inside = notes.goBackBefore(id).stream()
                 .filter(other -> open.contains(other.id()))
                 .map(other -> "\"" + other.title() + "\" must go back in before \"" + step.title() + "\".")
                 .toList();
@@ -69,6 +77,12 @@ public final class WayIn {
         return new WayIn(notes, next);
     }
 
+    private String words(String need) {
+        List<Step> ways = notes.members(need);
+        return (ways.isEmpty() ? List.of(notes.step(need)) : ways)
+                .stream().map(step -> "\"" + step.title() + "\"").collect(Collectors.joining(" or "));
+    }
+
     /** The steps that are open, first opened first. */
     public List<String> open() {
         return open;
@@ -78,10 +92,15 @@ public final class WayIn {
         return open.contains(id);
     }
 
-    /** The next step in: the first of the notes that is not open and needs nothing more. Empty when all are open. */
+    /**
+     * The next step in: the first of the notes that is not open, needs nothing more and has no stand-in that is done.
+     * Empty when there is nothing more to open.
+     */
     public Optional<Step> nextIn() {
         return notes.steps().stream()
-                .filter(step -> !open.contains(step.id()) && open.containsAll(step.needs()))
+                .filter(step -> !open.contains(step.id())
+                        && step.needs().stream().allMatch(need -> notes.met(need, open))
+                        && notes.standIns(step.id()).stream().noneMatch(other -> open.contains(other.id())))
                 .findFirst();
     }
 
@@ -89,7 +108,7 @@ public final class WayIn {
     public Optional<Step> nextOut() {
         for (int at = open.size() - 1; at >= 0; at--) {
             String id = open.get(at);
-            if (notes.dependents(id).stream().noneMatch(inside -> open.contains(inside.id()))) {
+            if (notes.goBackBefore(id).stream().noneMatch(inside -> open.contains(inside.id()))) {
                 return Optional.of(notes.step(id));
             }
         }

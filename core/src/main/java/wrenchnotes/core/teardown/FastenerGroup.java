@@ -1,5 +1,7 @@
 package wrenchnotes.core.teardown;
 
+import java.util.List;
+import java.util.Locale;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -10,6 +12,8 @@ import wrenchnotes.core.unit.Invalid;
  * @param diameterMm outer diameter of thread, rivet or clip, 0.5 to 12 mm
  * @param lengthMm length under the head, 0.5 to 120 mm
  * @param count 1 to 99
+ * @param hides what it hides under: "felt foot", "seal"; empty if it is in plain sight
+ * @param spots where they sit on the side that faces up, where that matters; may be left out (null)
  */
 public record FastenerGroup(
         String id,
@@ -20,7 +24,9 @@ public record FastenerGroup(
         double diameterMm,
         double lengthMm,
         Finish finish,
-        int count)
+        int count,
+        String hides,
+        List<Spot> spots)
         implements Thing {
 
     public FastenerGroup {
@@ -33,9 +39,31 @@ public record FastenerGroup(
         Checked.within("lengthMm", lengthMm, 0.5, 120);
         Checked.present("finish", finish);
         Checked.within("count", count, 1, 99);
+        hides = Checked.optionalText("hides", hides, 80);
+        spots = spots == null ? List.of() : List.copyOf(spots);
+        if (spots.size() > count) {
+            throw new Invalid("spots", spots.size() + " places are marked for " + count + ": take some out");
+        }
         boolean threadless = head == Head.RIVET || head == Head.CLIP;
         if (threadless && thread != ThreadForm.NONE) {
             throw new Invalid("thread", "A " + head + " has no thread: say NONE, not " + thread);
         }
+    }
+
+    /** "10 cross PH1, 2.9 × 12 mm, tapping, black", as a bench would say it. */
+    public String words() {
+        String driver = size.isEmpty() ? "" : " " + size;
+        String form = thread == ThreadForm.NONE ? "" : ", " + lower(thread);
+        String under = hides.isEmpty() ? "" : ", under the " + hides;
+        return count + " " + lower(head) + driver + ", " + number(diameterMm) + " × " + number(lengthMm) + " mm" + form
+                + ", " + lower(finish) + under;
+    }
+
+    private static String lower(Enum<?> one) {
+        return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    private static String number(double mm) {
+        return mm == Math.rint(mm) ? String.valueOf((long) mm) : String.valueOf(mm);
     }
 }

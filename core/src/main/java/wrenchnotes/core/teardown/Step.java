@@ -12,14 +12,22 @@ import wrenchnotes.core.unit.Invalid;
 /**
  * One step of a teardown.
  *
- * @param id unique within the notes; stays the same from version to version
- * <p>Lists and sets may be left out (null): they are then empty.
+ * <p>Lists, sets, texts and what follows {@code exposes} may be left out (null): they are then empty, and the step is the
+ * only way, costs no parts and can be undone.
  *
- * @param needs ids of the steps that must be done before this one
+ * @param id unique within the notes; stays the same from version to version
+ * @param needs ids of the steps that must be done before this one, or names of groups of which one must be done
  * @param side the side that faces up
  * @param tool what is in the hand, as the bench calls it: {@code PH1}, {@code T8}, {@code hook}; empty for bare hands
  * @param minutes how long it usually takes, 0 to 600
  * @param exposes ids of the components that can be reached once it is done
+ * @param insteadOf name of the group of steps that do the same, of which one is done; empty if there is only this way
+ * @param partsMinor what it destroys or uses up, in minor units of money, 0 to 100,000,000
+ * @param reversible whether it can be undone so that the unit is as made
+ * @param mustBeTrue what must be so before it is begun: "drawer open before the power is pulled"
+ * @param closeUp what to remember on the way back: "belt flat, not twisted"
+ * @param backAfter ids of steps that must be back in before this one goes back, where the plain reverse is wrong
+ * @param waitHours how long the unit must have been left off before it, 0 to 240
  */
 public record Step(
         String id,
@@ -33,7 +41,14 @@ public record Step(
         List<FastenerGroup> fasteners,
         List<Connector> connectors,
         List<LoosePiece> pieces,
-        Set<Long> exposes) {
+        Set<Long> exposes,
+        String insteadOf,
+        Long partsMinor,
+        Boolean reversible,
+        String mustBeTrue,
+        String closeUp,
+        Set<String> backAfter,
+        Integer waitHours) {
 
     public Step {
         id = Checked.text("id", id, 40);
@@ -48,9 +63,32 @@ public record Step(
         connectors = listed(connectors);
         pieces = listed(pieces);
         exposes = sorted(exposes);
+        insteadOf = Checked.optionalText("insteadOf", insteadOf, 40);
+        partsMinor = partsMinor == null ? 0L : partsMinor;
+        Checked.within("partsMinor", partsMinor.doubleValue(), 0, 100_000_000);
+        reversible = reversible == null || reversible;
+        mustBeTrue = Checked.optionalText("mustBeTrue", mustBeTrue, 300);
+        closeUp = Checked.optionalText("closeUp", closeUp, 500);
+        backAfter = sorted(backAfter);
+        waitHours = waitHours == null ? 0 : Checked.within("waitHours", waitHours, 0, 240);
         if (needs.contains(id)) {
             throw new Invalid("needs", "Step \"" + title + "\" needs itself first: take that out");
         }
+    }
+
+    /** A step that is the only way, costs nothing and goes back the plain way. */
+    public static Step plain(
+            String id,
+            String title,
+            Set<String> needs,
+            Side side,
+            String tool,
+            double minutes,
+            List<FastenerGroup> fasteners,
+            Set<Long> exposes) {
+        return new Step(
+                id, title, "", "", needs, side, tool, minutes, fasteners, null, null, exposes, null, null, null, null,
+                null, null, null);
     }
 
     /** All that this step takes off, fasteners first. */

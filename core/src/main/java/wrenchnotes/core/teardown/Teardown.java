@@ -1,18 +1,21 @@
 package wrenchnotes.core.teardown;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import wrenchnotes.core.unit.Invalid;
 
 /**
  * The notes of one revision in the order they are written. Right by construction: step and thing ids are unique, every
- * need names a step of these notes, and no step needs itself by a detour.
+ * need names a step or a group of these notes, and no step needs itself or waits for itself by a detour.
  */
 public final class Teardown {
 
@@ -39,15 +42,36 @@ public final class Teardown {
             }
         }
         for (int at = 0; at < steps.size(); at++) {
-            for (String need : steps.get(at).needs()) {
-                if (!byId.containsKey(need)) {
-                    throw new Invalid(
-                            "steps[" + at + "].needs",
-                            "Step \"" + steps.get(at).title() + "\" needs a step that is not in the notes: " + need);
-                }
+            refuseUnknown(at, steps.get(at));
+        }
+        refuseCircles(
+                "These steps need each other in a circle: ",
+                step -> step.needs().stream().filter(byId::containsKey).toList());
+        refuseCircles(
+                "These steps wait for each other on the way back: ",
+                step -> goBackBefore(step.id()).stream().map(Step::id).toList());
+    }
+
+    private void refuseUnknown(int at, Step step) {
+        if (byId.containsKey(step.insteadOf())) {
+            throw new Invalid(
+                    "steps[" + at + "].insteadOf",
+                    "The group \"" + step.insteadOf() + "\" has the id of a step: give it another name");
+        }
+        for (String need : step.needs()) {
+            if (!byId.containsKey(need) && members(need).isEmpty()) {
+                throw new Invalid(
+                        "steps[" + at + "].needs",
+                        "Step \"" + step.title() + "\" needs a step that is not in the notes: " + need);
             }
         }
-        refuseCircles();
+        for (String other : step.backAfter()) {
+            if (!byId.containsKey(other)) {
+                throw new Invalid(
+                        "steps[" + at + "].backAfter",
+                        "Step \"" + step.title() + "\" goes back after a step that is not in the notes: " + other);
+            }
+        }
     }
 
     /** @throws Invalid naming the step and field at fault, or the circle of steps that need each other */
@@ -72,31 +96,67 @@ public final class Teardown {
         return step;
     }
 
-    /** The steps that need this one first, in the order of the notes. */
+    /** The steps that need this one first, by its id or by its group, in the order of the notes. */
     public List<Step> dependents(String id) {
-        return steps.stream().filter(step -> step.needs().contains(id)).toList();
+        String group = step(id).insteadOf();
+        return steps.stream()
+                .filter(step -> step.needs().contains(id)
+                        || (!group.isEmpty() && step.needs().contains(group)))
+                .toList();
+    }
+
+    /** The steps that, while they are open, keep this one from going back: what lies inside, and the notes' exceptions. */
+    public List<Step> goBackBefore(String id) {
+        Set<String> after = step(id).backAfter();
+        return Stream.concat(dependents(id).stream(), steps.stream().filter(step -> after.contains(step.id())))
+                .distinct()
+                .toList();
+    }
+
+    /** The steps of a group of alternatives, in the order of the notes; none if there is no such group. */
+    public List<Step> members(String group) {
+        return group.isEmpty()
+                ? List.of()
+                : steps.stream().filter(step -> step.insteadOf().equals(group)).toList();
+    }
+
+    /** The other steps that do the same as this one. */
+    public List<Step> standIns(String id) {
+        return members(step(id).insteadOf()).stream()
+                .filter(step -> !step.id().equals(id))
+                .toList();
+    }
+
+    /** Whether a need, a step's id or the name of a group, is met when these steps are open. */
+    public boolean met(String need, Collection<String> open) {
+        return open.contains(need) || members(need).stream().anyMatch(step -> open.contains(step.id()));
     }
 
     public List<Thing> things() {
         return steps.stream().flatMap(step -> step.things().stream()).toList();
     }
 
-    private void refuseCircles() {
+    private void refuseCircles(String what, Function<Step, List<String>> before) {
         Set<String> clear = new HashSet<>();
         for (Step step : steps) {
-            follow(step.id(), new LinkedHashSet<>(), clear);
+            follow(step.id(), new LinkedHashSet<>(), clear, what, before);
         }
     }
 
-    private void follow(String id, LinkedHashSet<String> path, Set<String> clear) {
+    private void follow(
+            String id,
+            LinkedHashSet<String> path,
+            Set<String> clear,
+            String what,
+            Function<Step, List<String>> before) {
         if (clear.contains(id)) {
             return;
         }
         if (!path.add(id)) {
-            throw new Invalid("needs", "These steps need each other in a circle: " + circle(id, path));
+            throw new Invalid("needs", what + circle(id, path));
         }
-        for (String need : byId.get(id).needs()) {
-            follow(need, path, clear);
+        for (String other : before.apply(byId.get(id))) {
+            follow(other, path, clear, what, before);
         }
         path.remove(id);
         clear.add(id);

@@ -41,6 +41,10 @@ public final class ThreadTable {
         return nearest(form, diameterMm).getValue();
     }
 
+    static double nearestDiameterMm(ThreadForm form, double diameterMm) {
+        return nearest(form, diameterMm).getKey();
+    }
+
     private static Map.Entry<Double, Double> nearest(ThreadForm form, double diameterMm) {
         NavigableMap<Double, Double> table = form == ThreadForm.MACHINE ? MACHINE : TAPPING;
         Map.Entry<Double, Double> below = table.floorEntry(diameterMm);

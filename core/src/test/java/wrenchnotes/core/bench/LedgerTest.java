@@ -26,9 +26,10 @@ import wrenchnotes.core.unit.Refused;
 class LedgerTest {
 
     private static final List<Thing> THINGS = List.of(
-            new FastenerGroup("case", "case", Head.CROSS, "PH1", ThreadForm.TAPPING, 2.9, 12, Finish.BLACK, 10),
-            new FastenerGroup("plate", "plate", Head.RIVET, "", ThreadForm.NONE, 3, 5, Finish.BLACK, 4),
-            new Connector("lead", "head lead", "red to the edge"),
+            new FastenerGroup(
+                    "case", "case", Head.CROSS, "PH1", ThreadForm.TAPPING, 2.9, 12, Finish.BLACK, 10, "", null),
+            new FastenerGroup("plate", "plate", Head.RIVET, "", ThreadForm.NONE, 3, 5, Finish.BLACK, 4, "", null),
+            new Connector("lead", "head lead", "red to the edge", false, ""),
             new LoosePiece("washer", "thrust washer", "flat side down", 2));
 
     /** Any sequence of moves, allowed or refused, keeps every account's sum, and no account ever owes anything. */

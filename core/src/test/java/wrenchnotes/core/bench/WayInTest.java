@@ -63,6 +63,11 @@ class WayInTest {
     }
 
     static Step step(String id, String... needs) {
+        return Step.plain(id, "Take off " + id, Set.of(needs), Side.TOP, "PH1", 1, null, null);
+    }
+
+    /** One of two ways to the same end, or a step with an exception on the way back. */
+    private static Step step(String id, String insteadOf, Set<String> backAfter, String... needs) {
         return new Step(
                 id,
                 "Take off " + id,
@@ -72,10 +77,45 @@ class WayInTest {
                 Side.TOP,
                 "PH1",
                 1,
-                List.of(),
-                List.of(),
-                List.of(),
-                Set.of());
+                null,
+                null,
+                null,
+                null,
+                insteadOf,
+                0L,
+                true,
+                "",
+                "",
+                backAfter,
+                0);
+    }
+
+    @Test
+    void oneOfTwoWaysIsEnough() {
+        Teardown notes = Teardown.of(List.of(
+                step("rivets", "plate", Set.of()),
+                step("frame", "plate", Set.of()),
+                step("lens", "", Set.of(), "plate")));
+        assertThatThrownBy(() -> WayIn.closed(notes).in("lens"))
+                .hasMessage("\"Take off lens\" needs \"Take off rivets\" or \"Take off frame\" first.");
+        WayIn frameOut = WayIn.closed(notes).in("frame");
+        assertThat(frameOut.nextIn().orElseThrow().id()).isEqualTo("lens");
+        assertThatThrownBy(() -> frameOut.in("rivets")).hasMessageContaining("does the same");
+        assertThatThrownBy(() -> frameOut.in("lens").out("frame")).hasMessageContaining("must go back in before");
+        assertThat(frameOut.in("lens").nextIn()).isEmpty();
+    }
+
+    @Test
+    void theWayBackKnowsItsExceptions() {
+        // The supply lead runs below the board: the board opened first, yet goes back last.
+        Teardown notes = Teardown.of(
+                List.of(step("board", "", Set.of("supply")), step("supply", "", Set.of()), step("fan", "", Set.of())));
+        WayIn open = WayIn.closed(notes).in("supply").in("fan").in("board");
+        assertThat(open.nextOut().orElseThrow().id()).isEqualTo("fan");
+        assertThatThrownBy(() -> open.out("board"))
+                .hasMessage("\"Take off supply\" must go back in before \"Take off board\".");
+        assertThatThrownBy(() -> Teardown.of(List.of(step("a", "", Set.of()), step("b", "", Set.of("a"), "a"))))
+                .hasMessageContaining("on the way back");
     }
 
     private static Teardown randomNotes(int size, Random random) {

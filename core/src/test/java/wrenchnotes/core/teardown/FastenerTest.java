@@ -87,6 +87,6 @@ class FastenerTest {
     }
 
     private static FastenerGroup group(Head head, ThreadForm form, double diameter) {
-        return new FastenerGroup("g", "case", head, "PH1", form, diameter, 8, Finish.SILVER, 4);
+        return new FastenerGroup("g", "case", head, "PH1", form, diameter, 8, Finish.SILVER, 4, "", null);
     }
 }

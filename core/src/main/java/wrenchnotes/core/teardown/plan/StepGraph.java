@@ -17,6 +17,7 @@ final class StepGraph {
 
     private static final int MOST_STEPS = 400;
 
+    private final List<PlanStep> inOrder;
     private final Map<String, PlanStep> steps = new LinkedHashMap<>();
     private final Map<String, List<PlanStep>> groups = new LinkedHashMap<>();
     private final Map<String, List<PlanStep>> exposers = new HashMap<>();
@@ -26,6 +27,7 @@ final class StepGraph {
         if (all.size() > MOST_STEPS) {
             throw new Invalid("steps", all.size() + " steps; a plan is made over at most " + MOST_STEPS);
         }
+        inOrder = List.copyOf(all);
         for (int at = 0; at < all.size(); at++) {
             PlanStep step = all.get(at);
             if (steps.put(step.id(), step) != null) {
@@ -71,8 +73,9 @@ final class StepGraph {
         return exposers.getOrDefault(component, List.of());
     }
 
+    /** In the order of the notes. */
     List<PlanStep> all() {
-        return List.copyOf(steps.values());
+        return inOrder;
     }
 
     private void refuseCircles() {

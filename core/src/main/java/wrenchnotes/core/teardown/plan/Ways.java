@@ -31,8 +31,9 @@ final class Ways {
         return new Ways(graph, targets, Map.of(), Map.of());
     }
 
+    /** In the order of the notes, so that among equally good orders the notes' own is taken. */
     List<PlanStep> steps() {
-        return List.copyOf(chosen.values());
+        return graph.all().stream().filter(step -> chosen.containsKey(step.id())).toList();
     }
 
     Set<String> ids() {

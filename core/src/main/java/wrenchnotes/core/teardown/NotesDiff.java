@@ -1,0 +1,144 @@
+package wrenchnotes.core.teardown;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * How one teardown differs from another, step by step: two revisions, or two versions of one. Steps and things are the
+ * same when they have the same id.
+ *
+ * @param steps those that differ, in the order of the later notes, gone ones last
+ * @param orderChanged whether the steps that both have stand in another order
+ */
+public record NotesDiff(List<StepDiff> steps, boolean orderChanged) {
+
+    public enum Sort {
+        ADDED,
+        GONE,
+        CHANGED
+    }
+
+    /** @param changes a line for each thing that differs: "at the plate: 6 rivets → 10 cross PH1 2.9 × 12" */
+    public record StepDiff(String id, String title, Sort sort, List<String> changes) {}
+
+    public static NotesDiff between(Teardown earlier, Teardown later) {
+        Map<String, Step> before = byId(earlier);
+        Map<String, Step> after = byId(later);
+        List<StepDiff> steps = new ArrayList<>();
+        after.values().forEach(step -> {
+            Step was = before.get(step.id());
+            if (was == null) {
+                steps.add(new StepDiff(step.id(), step.title(), Sort.ADDED, List.of()));
+            } else if (!was.equals(step)) {
+                steps.add(new StepDiff(step.id(), step.title(), Sort.CHANGED, changes(was, step, earlier, later)));
+            }
+        });
+        before.values().stream()
+                .filter(step -> !after.containsKey(step.id()))
+                .map(step -> new StepDiff(step.id(), step.title(), Sort.GONE, List.of()))
+                .forEach(steps::add);
+        return new NotesDiff(steps, !common(before, after).equals(common(after, before)));
+    }
+
+    public boolean nothing() {
+        return steps.isEmpty() && !orderChanged;
+    }
+
+    private static List<String> common(Map<String, Step> of, Map<String, Step> with) {
+        return of.keySet().stream().filter(with::containsKey).toList();
+    }
+
+    private static Map<String, Step> byId(Teardown notes) {
+        return notes.steps().stream()
+                .collect(Collectors.toMap(Step::id, Function.identity(), (one, other) -> one, LinkedHashMap::new));
+    }
+
+    private static List<String> changes(Step was, Step is, Teardown earlier, Teardown later) {
+        List<String> lines = new ArrayList<>();
+        line(lines, "title", was.title(), is.title());
+        line(lines, "how", was.how(), is.how());
+        line(lines, "caution", was.caution(), is.caution());
+        line(lines, "needs first", titles(was.needs(), earlier), titles(is.needs(), later));
+        line(lines, "side up", lower(was.side()), lower(is.side()));
+        line(lines, "tool", was.tool(), is.tool());
+        line(lines, "minutes", number(was.minutes()), number(is.minutes()));
+        things(lines, was, is);
+        line(lines, "exposes", counted(was.exposes()), counted(is.exposes()));
+        line(lines, "instead of", was.insteadOf(), is.insteadOf());
+        line(
+                lines,
+                "parts it costs",
+                was.partsMinor().toString(),
+                is.partsMinor().toString());
+        line(lines, "can be undone", was.reversible() ? "yes" : "no", is.reversible() ? "yes" : "no");
+        line(lines, "must be so first", was.mustBeTrue(), is.mustBeTrue());
+        line(lines, "on the way back", was.closeUp(), is.closeUp());
+        line(lines, "goes back after", titles(was.backAfter(), earlier), titles(is.backAfter(), later));
+        line(lines, "hours left off", was.waitHours().toString(), is.waitHours().toString());
+        return lines;
+    }
+
+    private static void things(List<String> lines, Step was, Step is) {
+        Map<String, Thing> before = was.things().stream().collect(Collectors.toMap(Thing::id, Function.identity()));
+        Map<String, Thing> after = is.things().stream()
+                .collect(Collectors.toMap(Thing::id, Function.identity(), (one, other) -> one, LinkedHashMap::new));
+        after.forEach((id, thing) -> {
+            Thing earlier = before.get(id);
+            if (earlier == null) {
+                lines.add(thing.label() + ": added, " + words(thing));
+            } else if (!earlier.equals(thing)) {
+                lines.add(thing.label() + ": " + words(earlier) + " → " + words(thing));
+            }
+        });
+        before.values().stream()
+                .filter(thing -> !after.containsKey(thing.id()))
+                .forEach(thing -> lines.add(thing.label() + ": gone, was " + words(thing)));
+    }
+
+    private static void line(List<String> lines, String what, String was, String is) {
+        if (!Objects.equals(was, is)) {
+            lines.add(what + ": " + (was.isEmpty() ? "nothing" : was) + " → " + (is.isEmpty() ? "nothing" : is));
+        }
+    }
+
+    private static String words(Thing thing) {
+        if (thing instanceof FastenerGroup group) {
+            return group.words();
+        }
+        if (thing instanceof Connector connector) {
+            return ("plug " + connector.mark()).strip()
+                    + (connector.latch().isEmpty() ? "" : ", latch: " + connector.latch());
+        }
+        LoosePiece piece = (LoosePiece) thing;
+        return (piece.count() + " loose " + piece.hint()).strip();
+    }
+
+    private static String titles(Set<String> ids, Teardown notes) {
+        return ids.stream()
+                .map(id -> notes.steps().stream()
+                        .filter(step -> step.id().equals(id))
+                        .map(Step::title)
+                        .findFirst()
+                        .orElse(id))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String counted(Collection<Long> components) {
+        return components.stream().map(id -> "component " + id).collect(Collectors.joining(", "));
+    }
+
+    private static String lower(Side side) {
+        return side.name().toLowerCase(java.util.Locale.ROOT);
+    }
+
+    private static String number(double minutes) {
+        return minutes == Math.rint(minutes) ? String.valueOf((long) minutes) : String.valueOf(minutes);
+    }
+}

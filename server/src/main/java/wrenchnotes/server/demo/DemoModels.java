@@ -69,18 +69,35 @@ final class DemoModels {
         DemoNotes.Line foot = notes.step("foot", "Take off the foot", BOTTOM, "PH1", 3)
                 .how("Lay it on the cloth, panel down. The two under the felt pads come last.")
                 .caution(MAINS)
+                .first("Disc slot empty, lead pulled")
                 .piece("felt ring", "glue side to the foot");
         if (riveted) {
-            foot.tapping(4, "foot, outer", 2.9, 12, BLACK).rivets(6, "foot plate rivets", 3, 5);
+            foot.tapping(4, "foot, outer", 2.9, 12, BLACK).at(0.06, 0.08, 0.94, 0.08, 0.06, 0.92, 0.94, 0.92);
+            notes.step("rivets", "Cut the foot plate rivets", BOTTOM, "side cutter", 4)
+                    .needs("foot")
+                    .how("Cut each collar flush. The plate then sits on the four outer screws.")
+                    .insteadOf("foot plate", 0, false)
+                    .rivets(6, "foot plate rivets", 3, 5)
+                    .at(0.2, 0.2, 0.5, 0.16, 0.8, 0.2, 0.2, 0.8, 0.5, 0.84, 0.8, 0.8)
+                    .closeUp("The plate rattles if an outer screw is left loose: all four, firmly.");
+            notes.step("frame", "Change over to a frame with screws", BOTTOM, "PH1", 42)
+                    .needs("foot")
+                    .how("Everything moves to the new frame, board last.")
+                    .insteadOf("foot plate", 3400, true)
+                    .tapping(6, "new frame", 2.9, 10, BLACK);
         } else {
-            foot.tapping(10, "foot", 2.9, 12, BLACK);
+            foot.tapping(8, "foot", 2.9, 12, BLACK)
+                    .tapping(2, "foot, under the pads", 2.9, 12, BLACK)
+                    .under("felt pad");
         }
+        String plate = riveted ? "foot plate" : "foot";
         notes.step("shield", "Lift out the supply shield", BOTTOM, "PH1", 2)
-                .needs("foot")
+                .needs(plate)
                 .machine(4, "shield", 3, 6, SILVER)
                 .exposes("main supply", "supply plug");
         notes.step("panel", "Fold up the buzzer panel", TOP, "PH0", 4)
-                .needs("foot")
+                .needs(plate)
+                .closeUp("Buzzer lead below the hinge, or it is pinched.")
                 .how("Hinge side stays. Do not pull: the ribbon is short.")
                 .tapping(6, "panel", 2.2, 6, BLACK)
                 .plug("buzzer lead", "red wire to the hinge")
@@ -109,6 +126,8 @@ final class DemoModels {
         notes.step("drawer", "Drawer out", FRONT, "flat 3", 2)
                 .needs("front")
                 .how("Turn the lift wheel by hand until the drawer frees, then press the tab.")
+                .first("Drawer halfway out by hand")
+                .closeUp("Mark on the wheel at three o'clock before the drawer goes in.")
                 .clips(1, "drawer clip", 4, 9)
                 .exposes("drawer belt");
         notes.step("deck", "Deck cover off", TOP, "PH1", 3)
@@ -123,17 +142,65 @@ final class DemoModels {
                 .needs("carousel")
                 .machine(2, "carousel motor", 2, 4, SILVER)
                 .plug("motor lead", "red wire to the rim")
+                .closeUp("Belt flat, not twisted.")
                 .exposes("carousel belt");
         notes.step("sled", "Sled out", TOP, "PH0", 4)
                 .needs("drawer", "deck")
                 .machine(3, "sled rails", 2, 6, BRASS)
                 .exposes("sled belt", "lens");
-        notes.step("supply", "Supply out", BOTTOM, "PH1", 4)
+        notes.step("sledmotor", "Sled motor off", TOP, "PH00", 3)
+                .needs("sled")
+                .machine(2, "sled motor", 1.6, 3, SILVER)
+                .plug("sled motor lead", "blue wire inwards")
+                .exposes("sled motor");
+        notes.step("lift", "Lift cam out", TOP, "hook", 3)
+                .needs("carousel")
+                .caution(SPRING)
+                .clips(1, "cam clip", 3, 7)
+                .piece("lift spring", "hooked end to the post")
+                .exposes("lift cam");
+        notes.step("sensor", "Disc sensor off", TOP, "PH0", 1)
+                .needs("carousel")
+                .machine(1, "disc sensor", 2, 5, BLACK)
+                .plug("sensor lead", "")
+                .exposes("disc sensor");
+        notes.step("display", "Display board off", FRONT, "PH0", 3)
+                .needs("front")
+                .tapping(4, "display board", 2.2, 6, SILVER)
+                .exposes("display");
+        notes.step("microphones", "Microphone board off", FRONT, "PH0", 2)
+                .needs("front")
+                .machine(2, "microphone sockets", 2.5, 5, BRASS)
+                .exposes("microphone sockets");
+        notes.step("amplifier", "Amplifier board out", BACK, "PH1", 3)
                 .needs("lid")
+                .backAfter("supply")
+                .closeUp("The supply lead runs below it: supply first.")
+                .machine(3, "amplifier", 3, 6, SILVER)
+                .plug("speaker lead", "grey to the left")
+                .plug("volume lead", "stripe up")
+                .exposes("amplifier");
+        notes.step("foot", "Foot plate off", BOTTOM, "PH2", 2)
+                .caution(MAINS)
+                .tapping(6, "foot plate", 3.5, 14, BLACK)
+                .at(0.08, 0.1, 0.5, 0.08, 0.92, 0.1, 0.08, 0.9, 0.5, 0.92, 0.92, 0.9);
+        notes.step("supply", "Supply out", BOTTOM, "PH1", 4)
+                .needs("foot")
                 .caution(MAINS)
                 .machine(4, "supply", 3, 8, SILVER)
                 .plug("mains lead to the board", "")
                 .exposes("inlet filter");
+        notes.step("board", "Main board out", BOTTOM, "PH1", 5)
+                .needs("supply")
+                .machine(7, "main board", 3, 6, SILVER)
+                .plug("front ribbon", "stripe to the left")
+                .plug("sled ribbon", "print side down")
+                .plug("amplifier lead", "")
+                .exposes("main board");
+        notes.step("spindle", "Spindle motor out", BOTTOM, "PH0", 4)
+                .needs("sled", "board")
+                .machine(3, "spindle motor", 2, 4, BRASS)
+                .exposes("spindle motor");
         return notes;
     }
 
@@ -228,6 +295,7 @@ final class DemoModels {
         DemoNotes notes = new DemoNotes();
         notes.step("shell", "Back shell off", FRONT, "T15", 4)
                 .caution(TUBE)
+                .leftOff(24)
                 .how("Screen on the cloth. Two are deep under the handle.")
                 .lobular(4, "back shell", 4.2, 16, BLACK)
                 .lobular(2, "back shell, under the handle: long", 4.2, 25, BLACK);

@@ -13,6 +13,7 @@ import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Spot;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.ThreadForm;
@@ -35,8 +36,15 @@ final class DemoNotes {
         private final List<Connector> connectors = new ArrayList<>();
         private final List<LoosePiece> pieces = new ArrayList<>();
         private final List<String> exposes = new ArrayList<>();
+        private final Set<String> backAfter = new TreeSet<>();
         private String how = "";
         private String caution = "";
+        private String insteadOf = "";
+        private long partsMinor;
+        private boolean reversible = true;
+        private String mustBeTrue = "";
+        private String closeUp = "";
+        private int waitHours;
 
         private Line(String id, String title, Side side, String tool, double minutes) {
             this.id = id;
@@ -58,6 +66,74 @@ final class DemoNotes {
 
         Line caution(String words) {
             caution = words;
+            return this;
+        }
+
+        /** One of several ways to the same end. */
+        Line insteadOf(String group, long parts, boolean canBeUndone) {
+            insteadOf = group;
+            partsMinor = parts;
+            reversible = canBeUndone;
+            return this;
+        }
+
+        Line first(String words) {
+            mustBeTrue = words;
+            return this;
+        }
+
+        Line closeUp(String words) {
+            closeUp = words;
+            return this;
+        }
+
+        Line backAfter(String step) {
+            backAfter.add(step);
+            return this;
+        }
+
+        Line leftOff(int hours) {
+            waitHours = hours;
+            return this;
+        }
+
+        /** The fasteners named last hide under something. */
+        Line under(String what) {
+            FastenerGroup last = fasteners.remove(fasteners.size() - 1);
+            fasteners.add(new FastenerGroup(
+                    last.id(),
+                    last.label(),
+                    last.head(),
+                    last.size(),
+                    last.thread(),
+                    last.diameterMm(),
+                    last.lengthMm(),
+                    last.finish(),
+                    last.count(),
+                    what,
+                    last.spots()));
+            return this;
+        }
+
+        /** Where the fasteners named last sit, on the side that is up: x and y in turn, 0 to 1. */
+        Line at(double... places) {
+            FastenerGroup last = fasteners.remove(fasteners.size() - 1);
+            List<Spot> spots = new ArrayList<>();
+            for (int n = 0; n < places.length; n += 2) {
+                spots.add(new Spot(places[n], places[n + 1]));
+            }
+            fasteners.add(new FastenerGroup(
+                    last.id(),
+                    last.label(),
+                    last.head(),
+                    last.size(),
+                    last.thread(),
+                    last.diameterMm(),
+                    last.lengthMm(),
+                    last.finish(),
+                    last.count(),
+                    last.hides(),
+                    spots));
             return this;
         }
 
@@ -95,12 +171,22 @@ final class DemoNotes {
                 double length,
                 Finish finish) {
             fasteners.add(new FastenerGroup(
-                    id + "-f" + fasteners.size(), label, head, size, thread, diameter, length, finish, count));
+                    id + "-f" + fasteners.size(),
+                    label,
+                    head,
+                    size,
+                    thread,
+                    diameter,
+                    length,
+                    finish,
+                    count,
+                    "",
+                    null));
             return this;
         }
 
         Line plug(String label, String mark) {
-            connectors.add(new Connector(id + "-c" + connectors.size(), label, mark));
+            connectors.add(new Connector(id + "-c" + connectors.size(), label, mark, mark.isEmpty(), ""));
             return this;
         }
 
@@ -140,14 +226,26 @@ final class DemoNotes {
         return inOrder(needed);
     }
 
+    double minutes(String step) {
+        return lines.get(step).minutes;
+    }
+
     /** These steps in the order of the notes. */
     List<String> inOrder(Set<String> steps) {
         return lines.keySet().stream().filter(steps::contains).toList();
     }
 
     private void need(String id, Set<String> needed) {
-        if (needed.add(id)) {
-            lines.get(id).needs.forEach(need -> need(need, needed));
+        // Of several ways the demo's benches take the first.
+        String step = lines.containsKey(id)
+                ? id
+                : lines.values().stream()
+                        .filter(line -> line.insteadOf.equals(id))
+                        .findFirst()
+                        .orElseThrow()
+                        .id;
+        if (needed.add(step)) {
+            lines.get(step).needs.forEach(need -> need(need, needed));
         }
     }
 
@@ -168,7 +266,14 @@ final class DemoNotes {
                         new TreeSet<>(line.exposes.stream()
                                 .mapToLong(componentId)
                                 .boxed()
-                                .toList())))
+                                .toList()),
+                        line.insteadOf,
+                        line.partsMinor,
+                        line.reversible,
+                        line.mustBeTrue,
+                        line.closeUp,
+                        line.backAfter,
+                        line.waitHours))
                 .toList());
     }
 }

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -102,7 +103,8 @@ public class DemoShop implements SmartInitializingSingleton {
     private void makeModel(By by, DemoModels.Model model, Map<String, DemoReplay.Known> revisions) {
         ModelStore.Model made = models.addModel(by, model.maker(), model.name(), model.kind());
         for (DemoModels.Revision revision : model.revisions()) {
-            ModelStore.Revision added = models.addRevision(by, made.id(), revision.name(), revision.tellApart());
+            ModelStore.Revision added =
+                    models.addRevision(by, made.id(), revision.name(), revision.tellApart(), Optional.empty());
             Map<String, Long> components = new HashMap<>();
             revision.notes()
                     .components()

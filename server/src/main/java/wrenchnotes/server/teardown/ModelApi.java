@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,11 +43,14 @@ public class ModelApi {
             @NotBlank @Size(max = 60) String name,
             @NotNull Kind kind) {}
 
+    /** @param copyOf the revision of this model whose notes a new one starts with; left out when changing one */
     public record RevisionSaid(
             @NotBlank @Size(max = 60) String name,
-            @Size(max = 300) String tellApart) {
+            @Size(max = 300) String tellApart,
+            Optional<Long> copyOf) {
         public RevisionSaid {
             tellApart = tellApart == null ? "" : tellApart.strip();
+            copyOf = copyOf == null ? Optional.empty() : copyOf;
         }
     }
 
@@ -106,7 +110,7 @@ public class ModelApi {
         return pen.once(
                 said,
                 ModelStore.Revision.class,
-                by -> service.addRevision(by, model, said.name().strip(), said.tellApart()));
+                by -> service.addRevision(by, model, said.name().strip(), said.tellApart(), said.copyOf()));
     }
 
     @PutMapping("/revisions/{revision}")

@@ -1,7 +1,10 @@
 package wrenchnotes.server.teardown;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.SharedFix;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -51,12 +54,25 @@ public class ModelService {
         });
     }
 
-    public ModelStore.Revision addRevision(By by, long model, String name, String tellApart) {
+    /** @param copyOf the revision of the same model whose newest notes it starts with */
+    public ModelStore.Revision addRevision(By by, long model, String name, String tellApart, Optional<Long> copyOf) {
         models.model(model);
+        Optional<ModelStore.Revision> source = copyOf.map(models::revision);
+        source.filter(revision -> revision.modelId() != model).ifPresent(other -> {
+            throw new Invalid("copyOf", "Revision " + other.name() + " is of another model: copy one of this model");
+        });
         refuseTwinRevision(model, name);
         ModelStore.Revision revision = models.revision(models.addRevision(model, name, tellApart));
         journal.write(by, Journal.Entry.ofShop("revision", revision.id(), "Revision " + name, null, revision));
-        return revision;
+        source.map(from -> notes.newest(from.id()))
+                .filter(version -> version.number() > 0)
+                .ifPresent(version -> notes.save(
+                        by,
+                        revision.id(),
+                        1,
+                        version.teardown(),
+                        "as revision " + source.get().name()));
+        return models.revision(revision.id());
     }
 
     ModelStore.Revision changeRevision(By by, long id, Seen seen, String name, String tellApart) {
@@ -112,5 +128,16 @@ public class ModelService {
                 by,
                 Journal.Entry.ofShop("teardown", saved.id(), "Notes, version " + saved.number(), null, saved.number()));
         return saved;
+    }
+
+    /** Takes over steps that another revision of the same model has put right. */
+    NotesStore.Version takeOver(By by, long revision, Seen seen, long from, Set<String> steps) {
+        ModelStore.Revision source = models.revision(from);
+        if (source.modelId() != models.revision(revision).modelId()) {
+            throw new Invalid("from", "Revision " + source.name() + " is of another model");
+        }
+        Teardown taken = SharedFix.taken(
+                notes.newest(revision).teardown(), notes.newest(from).teardown(), steps);
+        return saveNotes(by, revision, seen, taken, "as put right in revision " + source.name());
     }
 }

@@ -4,27 +4,35 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
+import wrenchnotes.core.teardown.NotesDiff;
+import wrenchnotes.core.teardown.SharedFix;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.ThreadQuestion;
+import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
 
 /** The teardown notes of a revision, read and saved as a whole. */
 @RestController
-@RequestMapping("/api/revisions/{revision}/teardown")
+@RequestMapping("/api/revisions/{revision}")
 public class NotesApi {
 
     private final ModelStore models;
@@ -46,17 +54,19 @@ public class NotesApi {
     /**
      * @param number version of the notes, to be sent back in If-Match; 0 when there are none yet
      * @param shapes what the drawing needs of each fastener group, by its id
+     * @param questions what to ask about fasteners that no standard knows, by group
      */
     public record NotesView(
             long revisionId,
             long number,
             List<Step> steps,
             Map<String, FastenerShape> shapes,
+            Map<String, String> questions,
             String why,
             String by,
             Instant at) {}
 
-    @GetMapping
+    @GetMapping("/teardown")
     NotesView notes(@PathVariable long revision) {
         return snapshot.read(() -> {
             models.revision(revision);
@@ -64,7 +74,7 @@ public class NotesApi {
         });
     }
 
-    @PutMapping
+    @PutMapping("/teardown")
     NotesView save(
             @PathVariable long revision,
             @RequestHeader(name = "If-Match", required = false) String ifMatch,
@@ -77,6 +87,92 @@ public class NotesApi {
                 said, NotesView.class, by -> view(revision, service.saveNotes(by, revision, seen, teardown, why)));
     }
 
+    /** One other revision, and the steps it could take over as this one has put them right. */
+    public record FixOffer(long revisionId, String revision, long notes, List<FixedStep> steps) {}
+
+    public record FixedStep(String id, String title) {}
+
+    public record FixTaken(
+            @NotNull Long from,
+            @NotNull @Size(min = 1, max = 200) Set<String> steps) {}
+
+    @GetMapping("/teardown/versions")
+    List<NotesStore.Saved> versions(@PathVariable long revision) {
+        return snapshot.read(() -> {
+            models.revision(revision);
+            return notes.versions(revision);
+        });
+    }
+
+    /** How one version of the notes differs from an earlier one. */
+    @GetMapping("/teardown/differences")
+    NotesDiff differences(@PathVariable long revision, @RequestParam long from, @RequestParam long to) {
+        return snapshot.read(() -> NotesDiff.between(
+                notes.numbered(revision, from).teardown(),
+                notes.numbered(revision, to).teardown()));
+    }
+
+    /** How this revision differs inside from another of the same model. */
+    @GetMapping("/differences")
+    NotesDiff differencesFrom(@PathVariable long revision, @RequestParam long from) {
+        return snapshot.read(() -> {
+            if (models.revision(from).modelId() != models.revision(revision).modelId()) {
+                throw new Invalid("from", "Only revisions of one model can be compared");
+            }
+            return NotesDiff.between(
+                    notes.newest(from).teardown(), notes.newest(revision).teardown());
+        });
+    }
+
+    /** What the newest version put right that other revisions of this model still have as it was. */
+    @GetMapping("/teardown/offers")
+    List<FixOffer> offers(@PathVariable long revision) {
+        return snapshot.read(() -> {
+            ModelStore.Revision of = models.revision(revision);
+            if (of.notes() < 2) {
+                return List.of();
+            }
+            Teardown before = notes.numbered(revision, of.notes() - 1).teardown();
+            Teardown after = notes.newest(revision).teardown();
+            return models.revisions(of.modelId()).stream()
+                    .filter(other -> other.id() != revision)
+                    .map(other -> new FixOffer(
+                            other.id(),
+                            other.name(),
+                            other.notes(),
+                            SharedFix.offers(
+                                            before,
+                                            after,
+                                            notes.newest(other.id()).teardown())
+                                    .stream()
+                                    .map(step -> new FixedStep(step.id(), step.title()))
+                                    .toList()))
+                    .filter(offer -> !offer.steps().isEmpty())
+                    .toList();
+        });
+    }
+
+    /** Takes over what another revision has put right. */
+    @PostMapping("/teardown/take-over")
+    NotesView takeOver(
+            @PathVariable long revision,
+            @RequestHeader(name = "If-Match", required = false) String ifMatch,
+            @Valid @RequestBody FixTaken said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return pen.once(
+                said,
+                NotesView.class,
+                by -> view(revision, service.takeOver(by, revision, seen, said.from(), said.steps())));
+    }
+
+    private static Map<String, String> questions(Teardown notes) {
+        Map<String, String> questions = new LinkedHashMap<>();
+        notes.steps().stream().flatMap(step -> step.fasteners().stream()).forEach(group -> ThreadQuestion.about(group)
+                .ifPresent(question -> questions.put(group.id(), question)));
+        return questions;
+    }
+
     private static NotesView view(long revision, NotesStore.Version version) {
         Map<String, FastenerShape> shapes = version.teardown().steps().stream()
                 .flatMap(step -> step.fasteners().stream())
@@ -86,6 +182,7 @@ public class NotesApi {
                 version.number(),
                 version.teardown().steps(),
                 shapes,
+                questions(version.teardown()),
                 version.why(),
                 version.by(),
                 version.at());

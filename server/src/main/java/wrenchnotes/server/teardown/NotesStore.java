@@ -36,6 +36,9 @@ public class NotesStore {
 
     public record Version(long id, long number, Teardown teardown, String why, String by, Instant at) {}
 
+    /** One version, without its steps. */
+    public record Saved(long number, String why, String by, Instant at) {}
+
     private static final String VERSION = """
             SELECT teardown.id, number, steps, why, person.name AS by, teardown.made_at
             FROM teardown JOIN person ON person.id = made_by
@@ -49,6 +52,31 @@ public class NotesStore {
                 .optional()
                 .map(this::version)
                 .orElse(new Version(0, 0, Teardown.empty(), "", "", Instant.EPOCH));
+    }
+
+    /** All versions of a revision's notes, newest first, without their steps. */
+    List<Saved> versions(long revision) {
+        return jdbc.sql("""
+                        SELECT number, why, person.name AS by, teardown.made_at
+                        FROM teardown JOIN person ON person.id = made_by
+                        WHERE revision_id = :revision
+                        ORDER BY number DESC
+                        """)
+                .param("revision", revision)
+                .query((row, n) -> new Saved(
+                        row.getLong("number"), row.getString("why"), row.getString("by"), Sql.instant(row, "made_at")))
+                .list();
+    }
+
+    /** @throws NotFound if there is no such version */
+    Version numbered(long revision, long number) {
+        return jdbc.sql("SELECT id FROM teardown WHERE revision_id = :revision AND number = :number")
+                .param("revision", revision)
+                .param("number", number)
+                .query(Long.class)
+                .optional()
+                .map(this::version)
+                .orElseThrow(() -> new NotFound("These notes have no version " + number));
     }
 
     /** The notes a job was opened with. */

@@ -53,9 +53,22 @@ public final class Shots {
         take("check-in");
 
         window.goTo("Models");
-        page.getByText("Ormeva LR-20").click();
-        page.getByText("Take off the flywheel bracket").first().click();
-        take("models");
+        page.getByText("Dulcane CD-5").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Reach the carousel belt"))
+                .click();
+        page.getByText("No order takes less.").waitFor();
+        take("way-in");
+        page.getByText("Write the notes").click();
+        page.getByText("Lift the carousel").first().click();
+        take("notes");
+        window.goTo("Models");
+        page.getByText("Quistral Q2").click();
+        window.click("B");
+        page.getByText("Differences").click();
+        page.getByLabel("Differences", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .waitFor();
+        take("differences");
 
         window.goTo("Drawers");
         page.getByText("hinge ribbon").first().waitFor();

@@ -1,0 +1,126 @@
+package wrenchnotes.server.teardown;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.plan.Access;
+import wrenchnotes.core.teardown.plan.AccessPlan;
+import wrenchnotes.core.teardown.plan.Costs;
+import wrenchnotes.core.teardown.plan.Plan;
+import wrenchnotes.core.teardown.plan.PlanStep;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.ground.Snapshot;
+
+/** The way in: from saved notes, and from steps that nobody has saved yet. */
+@RestController
+public class PlanApi {
+
+    private final ModelStore models;
+    private final NotesStore notes;
+    private final StepTimesStore times;
+    private final Snapshot snapshot;
+
+    PlanApi(ModelStore models, NotesStore notes, StepTimesStore times, Snapshot snapshot) {
+        this.models = models;
+        this.notes = notes;
+        this.times = times;
+        this.snapshot = snapshot;
+    }
+
+    /**
+     * @param insteadOf the group of steps that do the same; left out if there is only this way
+     * @param partsCost minor units; 0 if left out
+     * @param reversible true if left out
+     */
+    public record PlanStepSaid(
+            @NotBlank @Size(max = 40) String id,
+            List<String> needs,
+            @NotNull Side side,
+            @Size(max = 30) String tool,
+            @NotNull Double minutes,
+            List<String> exposes,
+            String insteadOf,
+            Long partsCost,
+            Boolean reversible) {
+
+        PlanStep step() {
+            return new PlanStep(
+                    id,
+                    needs,
+                    side,
+                    tool,
+                    minutes,
+                    exposes,
+                    Optional.ofNullable(insteadOf),
+                    partsCost == null ? 0 : partsCost,
+                    reversible == null || reversible);
+        }
+    }
+
+    public record PlanSaid(
+            @NotNull @Size(min = 1, max = 400) List<@Valid @NotNull PlanStepSaid> steps,
+            @NotNull @Size(min = 1, max = 100) List<@NotBlank String> targets,
+            Double flipMinutes,
+            Double toolMinutes,
+            Side startSide) {
+
+        Costs costs() {
+            return new Costs(
+                    flipMinutes == null ? Costs.USUAL.flipMinutes() : flipMinutes,
+                    toolMinutes == null ? Costs.USUAL.toolMinutes() : toolMinutes,
+                    startSide == null ? Costs.USUAL.startSide() : startSide);
+        }
+    }
+
+    /** @param undo left out if no way leaves the unit as made */
+    public record PlanOffers(Plan time, Plan parts, Optional<Plan> undo) {}
+
+    public record PlanAnswer(boolean exact, double lowerBound, Plan best, PlanOffers offers) {}
+
+    /** Changes nothing: for planning before notes are saved, and for tests. */
+    @PostMapping("/api/teardown/plan")
+    PlanAnswer plan(@Valid @RequestBody PlanSaid said) {
+        AccessPlan plan =
+                AccessPlan.to(said.steps().stream().map(PlanStepSaid::step).toList(), said.targets(), said.costs());
+        return new PlanAnswer(
+                plan.exact(),
+                plan.lowerBound(),
+                plan.best(),
+                new PlanOffers(plan.best(), plan.cheapest(), plan.undoable()));
+    }
+
+    /** The way to some components of a revision, as its newest notes have it. */
+    @GetMapping("/api/revisions/{revision}/access")
+    Access.Offers access(
+            @PathVariable long revision,
+            @RequestParam Set<Long> targets,
+            @RequestParam(required = false) Double flipMinutes,
+            @RequestParam(required = false) Double toolMinutes,
+            @RequestParam(required = false) Side startSide) {
+        Costs costs = new PlanSaid(null, null, flipMinutes, toolMinutes, startSide).costs();
+        return snapshot.read(() -> {
+            ModelStore.Revision of = models.revision(revision);
+            Set<Long> known = new TreeSet<>(models.components(of.modelId()).stream()
+                    .map(ModelStore.Named::id)
+                    .toList());
+            for (Long target : targets) {
+                if (!known.contains(target)) {
+                    throw new Invalid("targets", "This model has no component " + target);
+                }
+            }
+            return Access.to(notes.newest(revision).teardown(), targets, costs, times.ofRevision(revision));
+        });
+    }
+}

@@ -54,6 +54,7 @@ function App() {
               <Route path="/models" element={<ModelsPage />} />
               <Route path="/models/:model" element={<ModelPage />} />
               <Route path="/models/:model/:revision" element={<ModelPage />} />
+              <Route path="/models/:model/:revision/:view" element={<ModelPage />} />
               <Route path="/drawers" element={<DrawersPage />} />
               <Route path="/patterns" element={<PatternsPage />} />
               <Route path="/team" element={<TeamPage />} />

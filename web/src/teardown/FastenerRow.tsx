@@ -1,7 +1,9 @@
 import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { headWords, threadWords } from '../api/words';
 import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
+import { SideOutline } from '../drawing/SideOutline';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 
@@ -13,17 +15,23 @@ const THREADLESS: Group['head'][] = ['RIVET', 'CLIP'];
 export function FastenerRow({
   group,
   shape,
+  question,
+  side,
   change,
   remove,
 }: {
   group: Group;
   shape?: Schemas['FastenerShape'];
+  /** what the thread table asks about it */
+  question?: string;
+  side: Schemas['Step']['side'];
   change: (group: Group) => void;
   remove: () => void;
 }) {
   const set = (part: Partial<Group>) => change({ ...group, ...part });
   const number = (value: string) => (value === '' ? 0 : Number(value));
   const scale = 5;
+  const [marking, setMarking] = useState(false);
   return (
     <Box
       border="1px solid"
@@ -120,6 +128,37 @@ export function FastenerRow({
           remove
         </Act>
       </Box>
+      {question && (
+        <Box fontSize="14px" color="amber" role="note">
+          {question}
+        </Box>
+      )}
+      <Box display="grid" gridTemplateColumns="1fr auto" gap="8px" mt="4px" alignItems="end">
+        <Text
+          label="Hides under (empty: in plain sight)"
+          compact
+          placeholder="felt foot, seal, sticker"
+          value={group.hides}
+          onChange={(event) => set({ hides: event.target.value })}
+        />
+        <Act look="quiet" onClick={() => setMarking(!marking)}>
+          {marking ? 'done marking' : `mark where (${group.spots.length})`}
+        </Act>
+      </Box>
+      {marking && (
+        <Box mt="6px">
+          <SideOutline
+            side={side}
+            groups={[group]}
+            place={(x, y) => group.spots.length < group.count && set({ spots: [...group.spots, { x, y }] })}
+          />
+          {group.spots.length > 0 && (
+            <Act look="quiet" onClick={() => set({ spots: group.spots.slice(0, -1) })}>
+              take the last mark back
+            </Act>
+          )}
+        </Box>
+      )}
       {shape && (
         <svg
           width={Math.min(420, fastenerWidthMm(group, shape) * scale + 10)}

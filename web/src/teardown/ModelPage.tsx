@@ -1,16 +1,18 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { NavLink, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { kindWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
+import { Pick, Text } from '../parts/Fields';
 import { Empty, Loaded, Trouble } from '../parts/States';
+import { DifferencesPage } from './DifferencesPage';
 import { Notes } from './Notes';
+import { WayPage } from './WayPage';
 
 export default function ModelPage() {
-  const { model, revision } = useParams();
+  const { model, revision, view } = useParams();
   const id = Number(model);
   const sheet = useQuery({
     queryKey: ['model', id],
@@ -18,16 +20,39 @@ export default function ModelPage() {
   });
   return (
     <Loaded query={sheet}>
-      {(now) => <ModelOf sheet={now} revisionId={Number(revision) || now.revisions[0]?.id} />}
+      {(now) => (
+        <ModelOf sheet={now} revisionId={Number(revision) || now.revisions[0]?.id} view={viewOf(view)} />
+      )}
     </Loaded>
   );
 }
 
-/** One model: its revisions across the top, the notes of the chosen one below. */
-function ModelOf({ sheet, revisionId }: { sheet: Schemas['ModelSheet']; revisionId?: number }) {
+const VIEWS = [
+  ['way', 'Way in'],
+  ['notes', 'Write the notes'],
+  ['differences', 'Differences'],
+] as const;
+type View = (typeof VIEWS)[number][0];
+
+function viewOf(asked?: string): View {
+  return VIEWS.find(([view]) => view === asked)?.[0] ?? 'way';
+}
+
+/** One model: its revisions across the top; below, the way in, the notes or the differences of the chosen one. */
+function ModelOf({
+  sheet,
+  revisionId,
+  view,
+}: {
+  sheet: Schemas['ModelSheet'];
+  revisionId?: number;
+  view: View;
+}) {
   const navigate = useNavigate();
   const [changing, setChanging] = useState<'nothing' | 'new' | 'revision'>('nothing');
   const revision = sheet.revisions.find((one) => one.id === revisionId);
+  // Nothing is written yet: the only thing to do is to write.
+  const shown: View = revision?.notes === 0 && view === 'way' ? 'notes' : view;
   return (
     <Box flex="1" display="flex" flexDirection="column" minH={0}>
       <Box p="14px 22px 10px" borderBottom="1px solid" borderColor="line">
@@ -41,7 +66,7 @@ function ModelOf({ sheet, revisionId }: { sheet: Schemas['ModelSheet']; revision
               <Chip
                 key={one.id}
                 on={one.id === revisionId}
-                onClick={() => navigate(`/models/${sheet.model.id}/${one.id}`)}
+                onClick={() => navigate(`/models/${sheet.model.id}/${one.id}/${view}`)}
               >
                 {one.name}
               </Chip>
@@ -50,6 +75,23 @@ function ModelOf({ sheet, revisionId }: { sheet: Schemas['ModelSheet']; revision
               another revision
             </Act>
           </Box>
+          {revision && (
+            <chakra.nav aria-label="Views of the notes" display="flex" gap="16px" ml="auto">
+              {VIEWS.map(([one, words]) => (
+                <NavLink key={one} to={`/models/${sheet.model.id}/${revision.id}/${one}`}>
+                  <chakra.span
+                    color={one === shown ? 'ink' : 'chalk'}
+                    fontWeight={one === shown ? 700 : 400}
+                    borderBottom={one === shown ? '3px solid' : undefined}
+                    borderColor="mat"
+                    pb="3px"
+                  >
+                    {words}
+                  </chakra.span>
+                </NavLink>
+              ))}
+            </chakra.nav>
+          )}
         </Box>
         {revision && (
           <Box color="muted" mt="2px">
@@ -64,19 +106,24 @@ function ModelOf({ sheet, revisionId }: { sheet: Schemas['ModelSheet']; revision
             key={changing}
             model={sheet.model.id}
             revision={changing === 'revision' ? revision : undefined}
+            others={sheet.revisions.filter((one) => one.notes > 0)}
             done={() => setChanging('nothing')}
           />
         )}
       </Box>
       {revision ? (
-        <Notes key={revision.id} sheet={sheet} revision={revision} />
+        <>
+          {shown === 'way' && <WayPage key={revision.id} sheet={sheet} revision={revision} />}
+          {shown === 'notes' && <Notes key={revision.id} sheet={sheet} revision={revision} />}
+          {shown === 'differences' && <DifferencesPage key={revision.id} sheet={sheet} revision={revision} />}
+        </>
       ) : (
         <Box p="14px 22px">
           <Empty>
             A model has at least one revision: name it as the bench would, “first series” or “A”, and say how
             to tell it from outside.
           </Empty>
-          <RevisionForm model={sheet.model.id} done={() => setChanging('nothing')} />
+          <RevisionForm model={sheet.model.id} others={[]} done={() => setChanging('nothing')} />
         </Box>
       )}
     </Box>
@@ -86,16 +133,20 @@ function ModelOf({ sheet, revisionId }: { sheet: Schemas['ModelSheet']; revision
 function RevisionForm({
   model,
   revision,
+  others,
   done,
 }: {
   model: number;
   revision?: Schemas['Revision'];
+  /** those whose notes a new one can start with */
+  others: Schemas['Revision'][];
   done: () => void;
 }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [name, setName] = useState(revision?.name ?? '');
   const [tellApart, setTellApart] = useState(revision?.tellApart ?? '');
+  const [copyOf, setCopyOf] = useState(others[others.length - 1]?.id ?? 0);
   const save = useMutation({
     mutationFn: () =>
       answer(
@@ -106,13 +157,15 @@ function RevisionForm({
             })
           : api.POST('/api/models/{model}/revisions', {
               params: { path: { model } },
-              body: { name, tellApart },
+              body: { name, tellApart, copyOf: copyOf || undefined },
             }),
       ),
     onSuccess: (saved) => {
       client.invalidateQueries({ queryKey: ['model', model] });
       client.invalidateQueries({ queryKey: ['models'] });
-      navigate(`/models/${model}/${saved.id}`);
+      if (!revision) {
+        navigate(`/models/${model}/${saved.id}/notes`);
+      }
       done();
     },
   });
@@ -120,7 +173,7 @@ function RevisionForm({
     <chakra.form
       mt="8px"
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '200px 1fr auto auto' }}
+      gridTemplateColumns={{ base: '1fr', md: '200px 1fr 200px auto auto' }}
       gap="10px"
       alignItems="end"
       aria-label="Revision"
@@ -136,6 +189,23 @@ function RevisionForm({
         value={tellApart}
         onChange={(event) => setTellApart(event.target.value)}
       />
+      {!revision && others.length > 0 ? (
+        <Pick
+          label="Starts with the notes of"
+          compact
+          value={copyOf}
+          onChange={(event) => setCopyOf(Number(event.target.value))}
+        >
+          {others.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+          <option value={0}>none: from nothing</option>
+        </Pick>
+      ) : (
+        <span />
+      )}
       <Act look="main" type="submit" disabled={save.isPending}>
         {revision ? 'Save it' : 'Add the revision'}
       </Act>

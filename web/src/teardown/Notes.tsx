@@ -37,6 +37,13 @@ function blank(steps: Step[]): Step {
     connectors: [],
     pieces: [],
     exposes: [],
+    insteadOf: '',
+    partsMinor: 0,
+    reversible: true,
+    mustBeTrue: '',
+    closeUp: '',
+    backAfter: [],
+    waitHours: 0,
   };
 }
 
@@ -58,6 +65,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
     onSuccess: (saved) => {
       client.setQueryData(['notes', notes.revisionId], saved);
       client.invalidateQueries({ queryKey: ['models'] });
+      client.invalidateQueries({ queryKey: ['model', sheet.model.id] });
       client.invalidateQueries({ queryKey: ['model', sheet.model.id] });
     },
   });
@@ -87,7 +95,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
         borderRight="1px solid"
         borderColor="line"
         overflowY="auto"
-        maxH={{ lg: 'calc(100vh - 130px)' }}
+        maxH={{ lg: 'calc(100vh - 132px)' }}
       >
         {steps.length === 0 && (
           <Empty>
@@ -119,13 +127,14 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
           {changed && ' · changed since, not saved'}
         </Box>
       </Box>
-      <Box p="12px 22px" bg="card" overflowY="auto" maxH={{ lg: 'calc(100vh - 130px)' }}>
+      <Box p="12px 22px" bg="card" overflowY="auto" maxH={{ lg: 'calc(100vh - 132px)' }}>
         {step ? (
           <StepForm
             key={step.id}
             step={step}
             steps={steps}
             shapes={notes.shapes}
+            questions={notes.questions}
             model={sheet.model.id}
             components={sheet.components}
             change={(next) => setSteps(steps.map((one) => (one.id === next.id ? next : one)))}

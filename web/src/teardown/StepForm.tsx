@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { sideWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
-import { Row, Text, Words } from '../parts/Fields';
+import { Pick, Row, Text, Words } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 import { FastenerRow } from './FastenerRow';
 import { newId } from './newId';
@@ -16,6 +16,7 @@ export function StepForm({
   step,
   steps,
   shapes,
+  questions,
   model,
   components,
   change,
@@ -24,6 +25,7 @@ export function StepForm({
   step: Step;
   steps: Step[];
   shapes: Schemas['NotesView']['shapes'];
+  questions: Schemas['NotesView']['questions'];
   model: number;
   components: Schemas['Named'][];
   change: (step: Step) => void;
@@ -31,6 +33,7 @@ export function StepForm({
 }) {
   const set = (part: Partial<Step>) => change({ ...step, ...part });
   const others = steps.filter((one) => one.id !== step.id);
+  const groups = [...new Set(others.map((one) => one.insteadOf).filter(Boolean))];
   return (
     <chakra.form aria-label="Step" onSubmit={(event) => event.preventDefault()}>
       <Row name="What to do">
@@ -52,6 +55,16 @@ export function StepForm({
       {others.length > 0 && (
         <Row name="Needs first">
           <Box display="flex" gap="6px" flexWrap="wrap">
+            {groups.map((group) => (
+              <Chip
+                key={group}
+                on={step.needs.includes(group)}
+                borderStyle="dashed"
+                onClick={() => set({ needs: toggled(step.needs, group) })}
+              >
+                {group}: any one way
+              </Chip>
+            ))}
             {others.map((other) => (
               <Chip
                 key={other.id}
@@ -97,6 +110,8 @@ export function StepForm({
             key={group.id}
             group={group}
             shape={shapes[group.id]}
+            question={questions[group.id]}
+            side={step.side}
             change={(next) =>
               set({ fasteners: step.fasteners.map((one) => (one.id === next.id ? next : one)) })
             }
@@ -149,6 +164,8 @@ export function StepForm({
                     lengthMm: 8,
                     finish: 'BLACK',
                     count: 4,
+                    hides: '',
+                    spots: [],
                   },
                 ],
               })
@@ -157,7 +174,14 @@ export function StepForm({
             Fasteners
           </Act>
           <Act
-            onClick={() => set({ connectors: [...step.connectors, { id: newId(), label: '', mark: '' }] })}
+            onClick={() =>
+              set({
+                connectors: [
+                  ...step.connectors,
+                  { id: newId(), label: '', mark: '', keyed: false, latch: '' },
+                ],
+              })
+            }
           >
             A plug
           </Act>
@@ -171,10 +195,99 @@ export function StepForm({
       <Row name="Exposes">
         <Exposes step={step} model={model} components={components} set={set} />
       </Row>
+      <WayBack step={step} others={others} set={set} />
+      <OtherWays step={step} groups={groups} set={set} />
       <Act look="quiet" color="hazard" onClick={remove}>
         Take this step out of the notes
       </Act>
     </chakra.form>
+  );
+}
+
+type Part = { step: Step; set: (part: Partial<Step>) => void };
+
+function WayBack({ step, others, set }: Part & { others: Step[] }) {
+  return (
+    <Row name="Before, after">
+      <Text
+        label="What must be so before it is begun"
+        compact
+        placeholder="drawer open before the power is pulled"
+        value={step.mustBeTrue}
+        onChange={(event) => set({ mustBeTrue: event.target.value })}
+      />
+      <Text
+        label="To remember on the way back"
+        compact
+        placeholder="belt flat, not twisted"
+        value={step.closeUp}
+        onChange={(event) => set({ closeUp: event.target.value })}
+      />
+      <Box display="grid" gridTemplateColumns="1fr 130px" gap="8px">
+        <Pick
+          label="Goes back only after"
+          compact
+          value={step.backAfter[0] ?? ''}
+          onChange={(event) => set({ backAfter: event.target.value ? [event.target.value] : [] })}
+        >
+          <option value="">the plain reverse is right</option>
+          {others.map((other) => (
+            <option key={other.id} value={other.id}>
+              {other.title}
+            </option>
+          ))}
+        </Pick>
+        <Text
+          label="Hours left off"
+          compact
+          type="number"
+          min={0}
+          max={240}
+          value={step.waitHours}
+          onChange={(event) => set({ waitHours: Number(event.target.value) })}
+        />
+      </Box>
+    </Row>
+  );
+}
+
+/** Several steps that do the same carry one group name; this one's price tells them apart. */
+function OtherWays({ step, groups, set }: Part & { groups: string[] }) {
+  return (
+    <Row name="Other ways">
+      <Box display="grid" gridTemplateColumns="1fr 130px" gap="8px">
+        <Text
+          label="Does the same as others called"
+          compact
+          list="ways"
+          placeholder="empty: the only way"
+          value={step.insteadOf}
+          onChange={(event) => set({ insteadOf: event.target.value })}
+        />
+        <Text
+          label="Parts it costs"
+          compact
+          type="number"
+          min={0}
+          step={0.01}
+          value={step.partsMinor / 100}
+          onChange={(event) => set({ partsMinor: Math.round(Number(event.target.value) * 100) })}
+        />
+      </Box>
+      <datalist id="ways">
+        {groups.map((group) => (
+          <option key={group} value={group} />
+        ))}
+      </datalist>
+      <Box display="flex" gap="6px" mt="6px">
+        <Chip on={step.reversible} onClick={() => set({ reversible: true })}>
+          can be undone
+        </Chip>
+        <Chip on={!step.reversible} onClick={() => set({ reversible: false })}>
+          breaks something for good
+        </Chip>
+      </Box>
+    </Row>
   );
 }
 

@@ -1,0 +1,92 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+import { fastenerWords, sideWords } from '../api/words';
+import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
+import { SideOutline } from '../drawing/SideOutline';
+import { Caution } from '../parts/States';
+
+/** One step to read: what it says, what comes off drawn, and where. */
+export function StepCard({
+  step,
+  shapes,
+}: {
+  step: Schemas['Step'];
+  shapes: Schemas['NotesView']['shapes'];
+}) {
+  const marked = step.fasteners.filter((group) => group.spots.length > 0);
+  const scale = 4;
+  return (
+    <Box
+      mt="auto"
+      pt="10px"
+      borderTop="1px solid"
+      borderColor="line"
+      display="grid"
+      gridTemplateColumns={marked.length > 0 ? '1fr 190px' : '1fr'}
+      gap="14px"
+      aria-live="polite"
+    >
+      <Box>
+        <b>{step.title}</b>{' '}
+        <chakra.span color="muted">
+          {[sideWords[step.side], step.tool, `${step.minutes} min`].filter(Boolean).join(' · ')}
+        </chakra.span>
+        {step.caution && <Caution>{step.caution}</Caution>}
+        {step.mustBeTrue && (
+          <Box>
+            <b>First:</b> {step.mustBeTrue}.
+          </Box>
+        )}
+        {step.how && <Box>{step.how}</Box>}
+        {step.fasteners.map((group) => {
+          const shape = shapes[group.id];
+          return (
+            <Box key={group.id} display="flex" alignItems="center" gap="8px" fontSize="14px">
+              <chakra.span fontFamily="mono" color="brassInk" fontWeight={600}>
+                {group.count} ×
+              </chakra.span>
+              {shape && (
+                <svg
+                  width={fastenerWidthMm(group, shape) * scale + 6}
+                  height={shape.headDiameterMm * scale + 6}
+                  aria-hidden="true"
+                >
+                  <Fastener
+                    group={group}
+                    shape={shape}
+                    scale={scale}
+                    x={2}
+                    y={(shape.headDiameterMm * scale) / 2 + 3}
+                  />
+                </svg>
+              )}
+              <span>
+                {group.label}: {fastenerWords(group)}
+                {group.hides && `, under the ${group.hides}`}
+              </span>
+            </Box>
+          );
+        })}
+        {step.connectors.map((plug) => (
+          <Box key={plug.id} fontSize="14px">
+            plug: {plug.label}
+            {plug.mark && `, ${plug.mark}`}
+            {plug.latch && `, latch: ${plug.latch}`}
+          </Box>
+        ))}
+        {step.pieces.map((piece) => (
+          <Box key={piece.id} fontSize="14px">
+            loose: {piece.label}
+            {piece.hint && `, ${piece.hint}`}
+          </Box>
+        ))}
+        {step.closeUp && (
+          <Box>
+            <b>On the way back:</b> {step.closeUp}
+          </Box>
+        )}
+      </Box>
+      {marked.length > 0 && <SideOutline side={step.side} groups={marked} />}
+    </Box>
+  );
+}

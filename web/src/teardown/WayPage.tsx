@@ -1,0 +1,104 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { AccessMap } from '../drawing/AccessMap';
+import { Loaded, Trouble } from '../parts/States';
+import { StepCard } from './StepCard';
+import { WayPanel } from './WayPanel';
+
+/** How to get to a part of this model: the notes as a map, and the least way through it. */
+export function WayPage({
+  sheet,
+  revision,
+}: {
+  sheet: Schemas['ModelSheet'];
+  revision: Schemas['Revision'];
+}) {
+  const notes = useQuery({
+    queryKey: ['notes', revision.id],
+    queryFn: () =>
+      answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision.id } } })),
+  });
+  return <Loaded query={notes}>{(now) => <WayOf sheet={sheet} notes={now} />}</Loaded>;
+}
+
+export type Offer = 'time' | 'parts' | 'undo';
+
+function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas['NotesView'] }) {
+  // What is asked for stands in the address, so that it can be sent to another bench.
+  const [asked, ask] = useSearchParams();
+  const targets = asked
+    .getAll('to')
+    .map(Number)
+    .filter((id) => sheet.components.some((one) => one.id === id));
+  const [offer, setOffer] = useState<Offer>('time');
+  const [pointed, setPointed] = useState<string>();
+  const access = useQuery({
+    queryKey: ['access', notes.revisionId, notes.number, targets],
+    queryFn: () =>
+      answer(
+        api.GET('/api/revisions/{revision}/access', {
+          params: { path: { revision: notes.revisionId }, query: { targets } },
+        }),
+      ),
+    enabled: targets.length > 0,
+    placeholderData: keepPreviousData,
+  });
+  const offers = targets.length > 0 ? access.data : undefined;
+  const way = offers?.[offer] ?? offers?.time;
+  const step = notes.steps.find((one) => one.id === pointed);
+  function pick(component: number) {
+    const next = targets.includes(component)
+      ? targets.filter((one) => one !== component)
+      : [...targets, component];
+    ask(new URLSearchParams(next.map((id) => ['to', String(id)])), { replace: true });
+  }
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 372px' }} flex="1" minH={0}>
+      <Box
+        p="10px 22px"
+        overflow="auto"
+        maxH={{ lg: 'calc(100vh - 132px)' }}
+        display="flex"
+        flexDirection="column"
+      >
+        <Box color="muted" fontSize="14px" mb="6px">
+          How it comes apart, outermost on the left. Pick what you want to reach.
+        </Box>
+        <AccessMap
+          steps={notes.steps}
+          components={sheet.components}
+          way={way?.plan.order ?? []}
+          targets={targets}
+          pointed={pointed}
+          point={setPointed}
+          pick={pick}
+        />
+        {step && <StepCard step={step} shapes={notes.shapes} />}
+      </Box>
+      <chakra.section
+        bg="card"
+        borderLeft="1px solid"
+        borderColor="line"
+        p="12px 20px"
+        overflowY="auto"
+        maxH={{ lg: 'calc(100vh - 132px)' }}
+        aria-label="The way"
+      >
+        <Trouble error={access.error} />
+        <WayPanel
+          sheet={sheet}
+          notes={notes}
+          targets={targets}
+          pick={pick}
+          offers={access.error ? undefined : offers}
+          offer={offer}
+          setOffer={setOffer}
+          point={setPointed}
+        />
+      </chakra.section>
+    </Box>
+  );
+}

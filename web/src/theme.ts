@@ -21,6 +21,8 @@ export const colours = {
   tape: '#EBDCAB',
   chalk: '#27548A',
   amber: '#A85B00',
+  /** Amber for words on paper, for the same reason. */
+  amberInk: '#9A5200',
   hazard: '#B3261E',
   hazardLight: '#F0705F',
 } as const;

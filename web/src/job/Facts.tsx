@@ -146,7 +146,7 @@ function FindingLine({ finding, change }: { finding: Schemas['FindingRow']; chan
       {finding.part && ` (${finding.partCount} × ${finding.part})`}
       {finding.remark && `. ${finding.remark}`} <Who by={finding.by} at={finding.at} />
       {finding.earlierJob !== undefined && !struck && (
-        <Box color="amber" fontSize="14.5px">
+        <Box color="amberInk" fontSize="14.5px">
           Comeback: <Link to={`/jobs/${finding.earlierJob}`}>the same component on an earlier stay</Link>
         </Box>
       )}

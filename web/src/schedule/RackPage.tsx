@@ -174,7 +174,7 @@ function Wait({ row }: { row: Row }) {
   const { until } = row.status;
   if (!until || !row.waitedSince) {
     return (
-      <Box fontSize="14px" color="amber">
+      <Box fontSize="14px" color="amberInk">
         since {row.waitedSince ? moment(row.waitedSince) : 'today'}, no end known
       </Box>
     );
@@ -182,7 +182,7 @@ function Wait({ row }: { row: Row }) {
   const from = Date.parse(row.waitedSince);
   const part = Math.min(1, Math.max(0, (Date.now() - from) / (Date.parse(until) - from)));
   return (
-    <Box fontSize="14px" color="amber">
+    <Box fontSize="14px" color="amberInk">
       until {moment(until)}
       <Box h="9px" bg="#EDE3CF" borderRadius="2px" overflow="hidden">
         <Box h="100%" bg="amber" style={{ width: `${part * 100}%` }} />

@@ -78,7 +78,7 @@ function OtherRevisions({
 const SORTS: Record<Schemas['StepDiff']['sort'], [string, string]> = {
   ADDED: ['added', 'mat'],
   GONE: ['gone', 'hazard'],
-  CHANGED: ['changed', 'amber'],
+  CHANGED: ['changed', 'amberInk'],
 };
 
 function DiffList({ diff }: { diff: Schemas['NotesDiff'] }) {

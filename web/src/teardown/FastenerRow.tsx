@@ -129,7 +129,7 @@ export function FastenerRow({
         </Act>
       </Box>
       {question && (
-        <Box fontSize="14px" color="amber" role="note">
+        <Box fontSize="14px" color="amberInk" role="note">
           {question}
         </Box>
       )}

@@ -2,8 +2,6 @@ package wrenchnotes.server.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -62,7 +60,7 @@ class OneJobIT {
         says("Nobody works here yet");
         field("Name").fill("Ragna");
         field("Password").fill("tern and gannet");
-        assertAccessible();
+        window.assertAccessible();
         window.click("Open the shop");
         says("Nothing to work on.");
     }
@@ -95,7 +93,7 @@ class OneJobIT {
         says("drive belt");
         assertThat(page.getByText("drive belt").first().getAttribute("aria-pressed"))
                 .isEqualTo("true");
-        assertAccessible();
+        window.assertAccessible();
         field("Why this change").fill("seen on the first one");
         window.click("Save the notes");
         says("Version 1, Ragna");
@@ -109,7 +107,7 @@ class OneJobIT {
         field("How many now").fill("2");
         window.click("Put it in the drawer");
         says("€1.90");
-        assertAccessible();
+        window.assertAccessible();
     }
 
     private void theUnitIsCheckedIn() {
@@ -130,18 +128,18 @@ class OneJobIT {
         window.click("mains lead");
         field("Slot").selectOption("B2");
         says("The first of its kind here.");
-        assertAccessible();
+        window.assertAccessible();
         window.click("Take it in");
         says("Not looked at yet");
         says("Sings no more, \"says\" <nothing> 🎵");
         says("does not take disc, not: no sound");
         says("1 × case open screws");
-        assertAccessible();
+        window.assertAccessible();
 
         window.goTo("Rack");
         says("Here for less than a day.");
         assertThat(page.getByLabel("The rack").getByText("0001").isVisible()).isTrue();
-        assertAccessible();
+        window.assertAccessible();
     }
 
     private void theBenchTakesItApart() {
@@ -156,7 +154,7 @@ class OneJobIT {
         page.keyboard().press("Space");
         says("OUT · 2 TO GO", "Deck out");
         assertThat(off()).isEqualTo("3 fasteners, 1 plug, 1 loose piece");
-        assertAccessible();
+        window.assertAccessible();
     }
 
     private void theFaultIsFound() {
@@ -204,7 +202,7 @@ class OneJobIT {
                         "1 × thrust washer, in the tray: put back, replace, or leave out and say why.",
                         "1 × case open screws, missing on arrival: replace from a drawer, or leave out and say why.",
                         "Nothing is checked before closing: try it by hand and under power, or say not tested.");
-        assertAccessible();
+        window.assertAccessible();
         page.getByLabel("1 × thrust washer, in the tray").click();
         window.click("Back in its place");
         waitUntilGone("1 × thrust washer, in the tray");
@@ -272,7 +270,7 @@ class OneJobIT {
         assertThat(page.getByRole(AriaRole.TABLE).innerText())
                 .contains("drive belt, glazed")
                 .doesNotContain("stretched");
-        assertAccessible();
+        window.assertAccessible();
     }
 
     private void theFinderBringsItBackByItsTag() {
@@ -303,9 +301,7 @@ class OneJobIT {
     }
 
     private void says(String... words) {
-        for (String one : words) {
-            page.getByText(one).first().waitFor();
-        }
+        window.says(words);
     }
 
     private void waitUntilGone(String label) {
@@ -318,21 +314,5 @@ class OneJobIT {
 
     private String off() {
         return page.getByTestId("off").innerText();
-    }
-
-    private void assertAccessible() {
-        List<Rule> serious = new AxeBuilder(page)
-                .analyze().getViolations().stream()
-                        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-                        .toList();
-        assertThat(serious)
-                .as(() -> page.url()
-                        + serious.stream()
-                                .map(rule -> "\n" + rule.getHelp() + ": "
-                                        + rule.getNodes().stream()
-                                                .map(node -> node.getHtml())
-                                                .toList())
-                                .toList())
-                .isEmpty();
     }
 }

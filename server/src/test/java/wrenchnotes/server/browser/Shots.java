@@ -53,6 +53,7 @@ public final class Shots {
         take("check-in");
 
         window.goTo("Models");
+        page.getByText("A new model").waitFor();
         page.getByText("Dulcane CD-5").click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Reach the carousel belt"))
                 .click();
@@ -62,8 +63,12 @@ public final class Shots {
         page.getByText("Lift the carousel").first().click();
         take("notes");
         window.goTo("Models");
+        page.getByText("A new model").waitFor();
         page.getByText("Quistral Q2").click();
-        window.click("B");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("B").setExact(true))
+                .click();
         page.getByText("Differences").click();
         page.getByLabel("Differences", new Page.GetByLabelOptions().setExact(true))
                 .first()

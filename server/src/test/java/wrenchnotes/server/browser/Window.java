@@ -1,5 +1,9 @@
 package wrenchnotes.server.browser;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -77,6 +81,36 @@ public final class Window implements AutoCloseable {
     public void goTo(String room) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(room).setExact(true))
                 .click();
+    }
+
+    /** Puts the keyboard on a button without pressing it. */
+    void focusButton(String words) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
+                .first()
+                .focus();
+    }
+
+    /** Waits until the page says each of these. */
+    void says(String... words) {
+        for (String one : words) {
+            page.getByText(one).first().waitFor();
+        }
+    }
+
+    void assertAccessible() {
+        List<Rule> serious = new AxeBuilder(page)
+                .analyze().getViolations().stream()
+                        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                        .toList();
+        assertThat(serious)
+                .as(() -> page.url()
+                        + serious.stream()
+                                .map(rule -> "\n" + rule.getHelp() + ": "
+                                        + rule.getNodes().stream()
+                                                .map(node -> node.getHtml())
+                                                .toList())
+                                .toList())
+                .isEmpty();
     }
 
     @Override

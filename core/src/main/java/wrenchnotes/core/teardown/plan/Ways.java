@@ -33,7 +33,9 @@ final class Ways {
 
     /** In the order of the notes, so that among equally good orders the notes' own is taken. */
     List<PlanStep> steps() {
-        return graph.all().stream().filter(step -> chosen.containsKey(step.id())).toList();
+        return graph.all().stream()
+                .filter(step -> chosen.containsKey(step.id()))
+                .toList();
     }
 
     Set<String> ids() {

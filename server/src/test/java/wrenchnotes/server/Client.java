@@ -64,6 +64,19 @@ public final class Client {
         return send(request(path).GET());
     }
 
+    /** What is no JSON, or JSON to be compared letter by letter. */
+    public String text(String path) {
+        try {
+            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString())
+                    .body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     public Answer post(String path, Object body) {
         return send(request(path).POST(json(body)));
     }

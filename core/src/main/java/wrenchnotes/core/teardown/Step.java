@@ -91,6 +91,30 @@ public record Step(
                 null, null, null);
     }
 
+    /** The same step in another shop, whose components have other ids. */
+    public Step exposing(Set<Long> components) {
+        return new Step(
+                id,
+                title,
+                how,
+                caution,
+                needs,
+                side,
+                tool,
+                minutes,
+                fasteners,
+                connectors,
+                pieces,
+                components,
+                insteadOf,
+                partsMinor,
+                reversible,
+                mustBeTrue,
+                closeUp,
+                backAfter,
+                waitHours);
+    }
+
     /** All that this step takes off, fasteners first. */
     public List<Thing> things() {
         return Stream.of(fasteners, connectors, pieces)

@@ -63,7 +63,7 @@ public class ModelStore {
                 row.getLong("version"));
     }
 
-    Optional<Long> idOf(String maker, String name) {
+    public Optional<Long> idOf(String maker, String name) {
         return jdbc.sql("SELECT id FROM model WHERE maker = :maker AND name = :name")
                 .param("maker", maker)
                 .param("name", name)
@@ -91,7 +91,7 @@ public class ModelStore {
                 .update();
     }
 
-    List<Revision> revisions(long model) {
+    public List<Revision> revisions(long model) {
         return jdbc.sql(REVISION + "WHERE model_id = :model ORDER BY name")
                 .param("model", model)
                 .query((row, n) -> revision(row))

@@ -151,9 +151,7 @@ class ModelsIT {
     private void model(String name) {
         window.goTo("Models");
         window.says("A new model");
-        page.getByRole(
-                        AriaRole.LINK,
-                        new Page.GetByRoleOptions().setName(name).setExact(true))
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
                 .click();
     }
 

@@ -65,9 +65,7 @@ public final class Shots {
         window.goTo("Models");
         page.getByText("A new model").waitFor();
         page.getByText("Quistral Q2").click();
-        page.getByRole(
-                        AriaRole.BUTTON,
-                        new Page.GetByRoleOptions().setName("B").setExact(true))
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("B").setExact(true))
                 .click();
         page.getByText("Differences").click();
         page.getByLabel("Differences", new Page.GetByLabelOptions().setExact(true))

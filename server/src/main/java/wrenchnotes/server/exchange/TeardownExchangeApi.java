@@ -1,0 +1,112 @@
+package wrenchnotes.server.exchange;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.teardown.ModelStore;
+import wrenchnotes.server.teardown.NotesStore;
+
+/** Teardown notes out of the shop and into it. */
+@RestController
+public class TeardownExchangeApi {
+
+    private final ModelStore models;
+    private final NotesStore notes;
+    private final TeardownFile file;
+    private final TeardownPapers papers;
+    private final TeardownImportService imports;
+    private final Snapshot snapshot;
+
+    TeardownExchangeApi(
+            ModelStore models,
+            NotesStore notes,
+            TeardownFile file,
+            TeardownPapers papers,
+            TeardownImportService imports,
+            Snapshot snapshot) {
+        this.models = models;
+        this.notes = notes;
+        this.file = file;
+        this.papers = papers;
+        this.imports = imports;
+        this.snapshot = snapshot;
+    }
+
+    /** @param notes number of the version that the file became */
+    public record Imported(long modelId, long revisionId, long notes) {}
+
+    @GetMapping(value = "/api/schemas/teardown-1.json", produces = "application/schema+json")
+    Resource schema() {
+        return new ClassPathResource(TeardownFile.SCHEMA);
+    }
+
+    @GetMapping(value = "/api/revisions/{revision}/export.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<String> asJson(@PathVariable long revision) {
+        TeardownFile.Content content = content(revision);
+        return attached(content, ".json", file.write(content));
+    }
+
+    @GetMapping(value = "/api/revisions/{revision}/export.md", produces = "text/markdown;charset=UTF-8")
+    ResponseEntity<String> asMarkdown(@PathVariable long revision) {
+        TeardownFile.Content content = content(revision);
+        return attached(content, ".md", papers.markdown(content));
+    }
+
+    @GetMapping(value = "/api/revisions/{revision}/export.jsonld", produces = "application/ld+json")
+    ResponseEntity<String> asHowTo(@PathVariable long revision) {
+        TeardownFile.Content content = content(revision);
+        return attached(content, ".jsonld", papers.howTo(content));
+    }
+
+    /** The whole file or nothing: a model and revision are made if they are not there; else it is a new version. */
+    @PostMapping(value = "/api/import/teardown", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    Imported take(@RequestBody String text, Pen pen) {
+        TeardownFile.Content content = file.read(text);
+        return pen.once(text, Imported.class, by -> imports.take(by, content));
+    }
+
+    private TeardownFile.Content content(long id) {
+        return snapshot.read(() -> {
+            ModelStore.Revision revision = models.revision(id);
+            ModelStore.Model model = models.model(revision.modelId());
+            Map<Long, String> components = new LinkedHashMap<>();
+            models.components(model.id()).forEach(one -> components.put(one.id(), one.name()));
+            return new TeardownFile.Content(
+                    model.maker(),
+                    model.name(),
+                    model.kind(),
+                    revision.name(),
+                    revision.tellApart(),
+                    components,
+                    notes.newest(id).teardown());
+        });
+    }
+
+    private static ResponseEntity<String> attached(TeardownFile.Content content, String ending, String text) {
+        String name = (content.maker() + " " + content.model() + " " + content.revision())
+                .replaceAll("[^\\p{L}\\p{N}-]+", "-");
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name + ending, java.nio.charset.StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(text);
+    }
+}

@@ -1,0 +1,168 @@
+package wrenchnotes.server.exchange;
+
+import com.networknt.schema.Error;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import com.networknt.schema.utils.JsonNodes;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Kind;
+
+/** Notes as a JSON file, written for other software and for the next fifty years; checked by its schema when read. */
+@Component
+public class TeardownFile {
+
+    static final String SCHEMA = "/exchange/teardown-1.schema.json";
+    private static final String FORMAT = "wrench-notes/teardown/1";
+    private static final int MOST_TOLD = 8;
+    private static final int LONGEST = 2_000_000;
+
+    private final JsonMapper json;
+
+    TeardownFile(JsonMapper json) {
+        this.json = json.rebuild().enable(SerializationFeature.INDENT_OUTPUT).build();
+    }
+
+    /**
+     * The notes of one revision with the names that make them readable elsewhere.
+     *
+     * @param components by id, as the steps name them
+     */
+    record Content(
+            String maker,
+            String model,
+            Kind kind,
+            String revision,
+            String tellApart,
+            Map<Long, String> components,
+            Teardown notes) {}
+
+    String write(Content content) {
+        ObjectNode file = json.createObjectNode();
+        file.put("format", FORMAT);
+        file.putObject("model")
+                .put("maker", content.maker())
+                .put("name", content.model())
+                .put("kind", content.kind().name());
+        file.putObject("revision").put("name", content.revision()).put("tellApart", content.tellApart());
+        ArrayNode components = file.putArray("components");
+        content.components().values().forEach(components::add);
+        ArrayNode steps = file.putArray("steps");
+        for (Step step : content.notes().steps()) {
+            ObjectNode node = json.valueToTree(step);
+            ArrayNode exposes = node.putArray("exposes");
+            // By name: ids differ from shop to shop, and the same notes are always written the same way.
+            step.exposes().stream().map(content.components()::get).sorted().forEach(exposes::add);
+            steps.add(node);
+        }
+        return json.writeValueAsString(file) + "\n";
+    }
+
+    /**
+     * Components get ids from 1 up, in the order of the file; whoever stores them gives them others.
+     *
+     * @throws Invalid with line and reason of each thing that is wrong; nothing of such a file is taken
+     */
+    Content read(String text) {
+        refuseWhatTheSchemaRefuses(text);
+        JsonNode file = json.readTree(text);
+        Map<Long, String> components = new TreeMap<>();
+        file.get("components").values().forEach(name -> components.put(components.size() + 1L, name.asString()));
+        Map<String, Long> ids =
+                components.entrySet().stream().collect(Collectors.toMap(Map.Entry::getValue, Map.Entry::getKey));
+        List<Step> steps = file.get("steps").values().stream()
+                .map(node -> step((ObjectNode) node, ids))
+                .toList();
+        return new Content(
+                file.get("model").get("maker").asString(),
+                file.get("model").get("name").asString(),
+                Kind.valueOf(file.get("model").get("kind").asString()),
+                file.get("revision").get("name").asString(),
+                file.get("revision").path("tellApart").asString(""),
+                components,
+                Teardown.of(steps));
+    }
+
+    private Step step(ObjectNode node, Map<String, Long> ids) {
+        ArrayNode exposes = json.createArrayNode();
+        for (JsonNode name : node.path("exposes").values()) {
+            Long id = ids.get(name.asString());
+            if (id == null) {
+                throw new Invalid(
+                        "exposes",
+                        "Step \"" + node.get("title").asString() + "\" exposes \"" + name.asString()
+                                + "\", which is not among the file's components");
+            }
+            exposes.add(id);
+        }
+        node.set("exposes", exposes);
+        return json.treeToValue(node, Step.class);
+    }
+
+    private void refuseWhatTheSchemaRefuses(String text) {
+        if (text.length() > LONGEST) {
+            throw new Invalid("file", "This file is longer than any notes: at most 2 MB are read");
+        }
+        List<Error> errors;
+        try {
+            errors = schema().validate(text, InputFormat.JSON);
+        } catch (IllegalArgumentException | JacksonException e) {
+            throw new Invalid("file", "This is not JSON" + where(e) + ": " + firstLine(e));
+        }
+        if (errors.isEmpty()) {
+            return;
+        }
+        String told = errors.stream().limit(MOST_TOLD).map(TeardownFile::told).collect(Collectors.joining("; "));
+        String more = errors.size() > MOST_TOLD ? "; and " + (errors.size() - MOST_TOLD) + " more" : "";
+        throw new Invalid("file", "Nothing was taken from this file. " + told + more);
+    }
+
+    private static String told(Error error) {
+        TokenStreamLocation at = JsonNodes.tokenStreamLocationOf(error.getInstanceNode());
+        String line = at == null || at.getLineNr() < 1 ? "" : "line " + at.getLineNr() + ", ";
+        return line + error.getInstanceLocation() + ": " + error.getMessage();
+    }
+
+    private static String where(Throwable e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof JacksonException jackson && jackson.getLocation() != null) {
+                return ", line " + jackson.getLocation().getLineNr();
+            }
+        }
+        return "";
+    }
+
+    private static String firstLine(Throwable e) {
+        Throwable cause = e.getCause() == null ? e : e.getCause();
+        return String.valueOf(cause.getMessage()).lines().findFirst().orElse("");
+    }
+
+    private static Schema schema() {
+        try (InputStream stream = TeardownFile.class.getResourceAsStream(SCHEMA)) {
+            return SchemaRegistry.withDefaultDialect(
+                            SpecificationVersion.DRAFT_2020_12,
+                            builder -> builder.nodeReader(reader -> reader.locationAware()))
+                    .getSchema(stream, InputFormat.JSON);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

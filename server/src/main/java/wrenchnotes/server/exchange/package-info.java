@@ -1,0 +1,2 @@
+/** In and out in open formats: docs/formats.md. */
+package wrenchnotes.server.exchange;

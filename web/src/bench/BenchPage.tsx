@@ -92,7 +92,11 @@ function BenchOf({ bench }: { bench: Bench }) {
       setWay('OUT');
     }
   }, [bench.nextIn, bench.nextOut]);
-  const step = bench.steps.find((one) => one.id === (way === 'IN' ? bench.nextIn : bench.nextOut));
+  const [instead, setInstead] = useState<string>();
+  const next = bench.steps.find((one) => one.id === (way === 'IN' ? bench.nextIn : bench.nextOut));
+  const other = bench.steps.find((one) => one.id === instead);
+  // Another of the ways that do the same, if somebody has chosen it.
+  const step = way === 'IN' && other && other.insteadOf === next?.insteadOf ? other : next;
   const gone = absent(bench.steps);
 
   if (bench.steps.length === 0) {
@@ -111,6 +115,7 @@ function BenchOf({ bench }: { bench: Bench }) {
         way={way}
         step={step}
         turn={setWay}
+        choose={setInstead}
         press={press.mutate}
         busy={press.isPending}
         error={press.error}

@@ -29,7 +29,7 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       </Box>
       <Box>
         <Box fontSize="14px" color="chalkDust" mb="4px">
-          Steps in: {bench.steps.filter((step) => step.open).length} of {bench.steps.length}
+          Steps in: {bench.steps.filter((step) => step.open).length} of {bench.stepsInAll}
         </Box>
         <Box display="flex" gap="5px" aria-hidden="true">
           {bench.steps.map((step) => (

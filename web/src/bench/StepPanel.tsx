@@ -11,6 +11,7 @@ import type { Press } from './BenchPage';
 import { FoundOtherwise } from './FoundOtherwise';
 import { countWords, inAccount } from './heaps';
 import { NotAllBack } from './NotAllBack';
+import { NotesAreWrong } from './NotesAreWrong';
 import { OffList } from './OffList';
 
 type Props = {
@@ -18,15 +19,17 @@ type Props = {
   way: 'IN' | 'OUT';
   step?: Schemas['StepView'];
   turn: (way: 'IN' | 'OUT') => void;
+  choose: (step: string) => void;
   press: (press: Press) => void;
   busy: boolean;
   error: unknown;
 };
 
 /** The step that is next, large: the caution first, then what to do, what comes off, and the keys. */
-export function StepPanel({ bench, way, step, turn, press, busy, error }: Props) {
+export function StepPanel({ bench, way, step, turn, choose, press, busy, error }: Props) {
   const [otherwise, setOtherwise] = useState(false);
   const [checking, setChecking] = useState(false);
+  const [wrong, setWrong] = useState(false);
   const there = (thing: Schemas['ThingView']) =>
     way === 'IN' ? inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED') : inAccount(thing, 'TRAY');
   const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
@@ -40,7 +43,8 @@ export function StepPanel({ bench, way, step, turn, press, busy, error }: Props)
   const other = way === 'IN' ? 'OUT' : 'IN';
   const canTurn = way === 'IN' ? bench.nextOut !== undefined : bench.nextIn !== undefined;
   const closable = bench.opened && !bench.closed && bench.nextOut === undefined;
-  const form = otherwise || checking;
+  const form = otherwise || checking || wrong;
+  const others = way === 'IN' && step?.insteadOf ? standIns(bench, step) : [];
   useKeys([
     { key: 'Space', label: way === 'IN' ? 'Off to the tray' : 'Back in', act: plain, off: !step || form },
     { key: 'X', label: 'Not as the notes say', act: () => setOtherwise(true), off: !step || form },
@@ -49,6 +53,13 @@ export function StepPanel({ bench, way, step, turn, press, busy, error }: Props)
       label: 'Take the last step back',
       act: () => press({ act: 'back' }),
       off: !bench.canStepBack || form,
+    },
+    { key: 'N', label: 'The notes are wrong', act: () => setWrong(true), off: !step || form },
+    {
+      key: 'O',
+      label: 'The other way',
+      act: () => others[0] && choose(others[0].id),
+      off: others.length === 0 || form,
     },
     { key: 'T', label: 'Turn round', act: () => turn(other), off: !canTurn || form },
     { key: 'K', label: 'Enter a check', act: () => setChecking(true), off: !bench.opened || form },
@@ -84,7 +95,7 @@ export function StepPanel({ bench, way, step, turn, press, busy, error }: Props)
       ) : (
         <EndOfWay bench={bench} way={way} />
       )}
-      {step && !checking && !otherwise && <OffList step={step} way={way} count={there} />}
+      {step && !form && <OffList step={step} way={way} count={there} />}
       {step && otherwise && way === 'IN' && (
         <FoundOtherwise
           step={step}
@@ -101,6 +112,7 @@ export function StepPanel({ bench, way, step, turn, press, busy, error }: Props)
           enter={(settled) => press({ act: 'out', step: step.id, settled })}
         />
       )}
+      {step && wrong && <NotesAreWrong bench={bench} step={step} done={() => setWrong(false)} />}
       <Trouble error={error} />
       {!form && (
         <Box mt="auto" display="grid" gridTemplateColumns="1fr 1fr" gap="9px">
@@ -135,6 +147,22 @@ export function StepPanel({ bench, way, step, turn, press, busy, error }: Props)
               {way === 'IN' ? 'Not as the notes say' : 'Not all of it back'}
             </Act>
           )}
+          {others.map((other) => (
+            <Act
+              key={other.id}
+              look="bench"
+              minH="48px"
+              keyName={other === others[0] ? 'O' : undefined}
+              onClick={() => choose(other.id)}
+            >
+              Or: {other.title}
+            </Act>
+          ))}
+          {step && (
+            <Act look="bench" minH="48px" keyName="N" onClick={() => setWrong(true)}>
+              The notes are wrong
+            </Act>
+          )}
           {bench.canStepBack && (
             <Act look="bench" minH="48px" keyName="U" disabled={busy} onClick={() => press({ act: 'back' })}>
               Take that back
@@ -156,12 +184,17 @@ export function StepPanel({ bench, way, step, turn, press, busy, error }: Props)
   );
 }
 
+/** Other steps that do the same, to be done instead. */
+function standIns(bench: Schemas['BenchView'], step: Schemas['StepView']) {
+  return bench.steps.filter((one) => one.insteadOf === step.insteadOf && one.id !== step.id);
+}
+
 function position(bench: Schemas['BenchView'], way: 'IN' | 'OUT', step?: Schemas['StepView']): string {
   if (!step) {
     return bench.closed ? 'CLOSED' : way;
   }
   const open = bench.steps.filter((one) => one.open).length;
-  return way === 'IN' ? `IN · STEP ${open + 1} OF ${bench.steps.length}` : `OUT · ${open} TO GO`;
+  return way === 'IN' ? `IN · STEP ${open + 1} OF ${bench.stepsInAll}` : `OUT · ${open} TO GO`;
 }
 
 function StepWords({ step, way }: { step: Schemas['StepView']; way: 'IN' | 'OUT' }) {
@@ -175,6 +208,16 @@ function StepWords({ step, way }: { step: Schemas['StepView']; way: 'IN' | 'OUT'
         {[sideWords[step.side], step.tool || 'bare hands', `about ${step.minutes} min`].join(' · ')}
         {way === 'OUT' && ' · back in, the other way round'}
       </Box>
+      {way === 'IN' && step.mustBeTrue && (
+        <Box fontSize="20px" color="brassLight">
+          First: {step.mustBeTrue}.
+        </Box>
+      )}
+      {way === 'OUT' && step.closeUp && (
+        <Box fontSize="20px" color="brassLight">
+          {step.closeUp}
+        </Box>
+      )}
       {step.how && (
         <Box fontSize="20px" lineHeight={1.35}>
           {step.how}

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { kindWords } from '../api/words';
+import { TakeIn } from '../exchange/TakeIn';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Empty, Loaded, Trouble } from '../parts/States';
@@ -19,6 +20,7 @@ export default function ModelsPage() {
       </Box>
       <Box bg="card" borderLeft="1px solid" borderColor="line" p="16px 22px">
         <NewModel />
+        <TakeIn />
       </Box>
     </Box>
   );

@@ -3,10 +3,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { day } from '../api/words';
+import { WriteOut } from '../exchange/WriteOut';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Empty, Loaded, Trouble } from '../parts/States';
 import { newId } from './newId';
+import { Proposals } from './Proposals';
 import { StepForm } from './StepForm';
 import { StepList } from './StepList';
 
@@ -97,6 +99,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
         overflowY="auto"
         maxH={{ lg: 'calc(100vh - 132px)' }}
       >
+        <Proposals revision={notes.revisionId} />
         {steps.length === 0 && (
           <Empty>
             No steps yet. Write what comes off first: the screws under the case, say, and what they let go.
@@ -126,6 +129,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
             : `Version ${notes.number}, ${notes.by}, ${day(notes.at)}${notes.why ? `: ${notes.why}` : ''}`}
           {changed && ' · changed since, not saved'}
         </Box>
+        {notes.number > 0 && <WriteOut revision={notes.revisionId} />}
       </Box>
       <Box p="12px 22px" bg="card" overflowY="auto" maxH={{ lg: 'calc(100vh - 132px)' }}>
         {step ? (

@@ -174,4 +174,41 @@ class NotesOverHttpTest {
                         .field())
                 .isEqualTo("targets");
     }
+
+    @Test
+    void aBenchProposesAndALeadDecides() {
+        client.post("/api/people", body("name", "wren", "password", "quay", "role", "BENCH"));
+        Client bench = SHOP.client().signedIn("wren", "quay");
+        SmallShop own = new SmallShop(client);
+        long job = own.takenIn();
+        String notes = "/api/revisions/" + own.revision;
+        JsonNode lid = client.get(notes + "/teardown").body().get("steps").get(0);
+        ((tools.jackson.databind.node.ObjectNode) lid.get("fasteners").get(0)).put("count", 5);
+        Client.Answer proposed =
+                bench.post(notes + "/proposals", body("step", lid, "why", "five screws, not four", "jobId", job));
+        assertThat(proposed.status()).as(proposed.body().toString()).isEqualTo(201);
+        assertThat(bench.post("/api/proposals/" + proposed.id() + "/accept", "").status())
+                .isEqualTo(409);
+
+        JsonNode waiting = client.get(notes + "/proposals").body().get(0);
+        assertThat(waiting.get("tag").asString()).startsWith("WN-");
+        assertThat(waiting.get("changes").get(0).asString()).contains("4 cross").contains("→ 5 cross");
+        Client.Answer accepted = client.post("/api/proposals/" + proposed.id() + "/accept", "");
+        assertThat(accepted.body().get("notes").asLong()).isEqualTo(2);
+        assertThat(client.get(notes + "/teardown").body().get("why").asString())
+                .startsWith("five screws, not four (wren, seen on WN-");
+        assertThat(client.get(notes + "/proposals").body().size()).isZero();
+
+        // A second one, made from what the notes said before, would undo the first.
+        ((tools.jackson.databind.node.ObjectNode) lid).put("minutes", 3);
+        Client.Answer second = bench.post(notes + "/proposals", body("step", lid, "why", "three minutes"));
+        ((tools.jackson.databind.node.ObjectNode) lid).put("minutes", 9);
+        JsonNode steps = client.get(notes + "/teardown").body().get("steps");
+        client.put(notes + "/teardown", 2, body("steps", List.of(lid, steps.get(1)), "why", "nine"));
+        assertThat(client.post("/api/proposals/" + second.id() + "/accept", "").detail())
+                .startsWith("This step was changed since");
+        assertThat(client.post("/api/proposals/" + second.id() + "/decline", body("why", "it is nine"))
+                        .status())
+                .isEqualTo(200);
+    }
 }

@@ -19,7 +19,7 @@ public final class SharedFix {
      */
     public static List<Step> offers(Teardown before, Teardown after, Teardown other) {
         return after.steps().stream()
-                .filter(step -> has(other, step.id()) && has(before, step.id()))
+                .filter(step -> other.has(step.id()) && before.has(step.id()))
                 .filter(step -> !before.step(step.id()).equals(step))
                 .filter(step -> other.step(step.id()).equals(before.step(step.id())))
                 .filter(step -> fits(step, other))
@@ -33,14 +33,10 @@ public final class SharedFix {
                 .toList());
     }
 
-    private static boolean has(Teardown notes, String id) {
-        return notes.steps().stream().anyMatch(step -> step.id().equals(id));
-    }
-
     private static boolean fits(Step step, Teardown other) {
         return step.needs().stream()
                         .allMatch(
-                                need -> has(other, need) || !other.members(need).isEmpty())
-                && step.backAfter().stream().allMatch(id -> has(other, id));
+                                need -> other.has(need) || !other.members(need).isEmpty())
+                && step.backAfter().stream().allMatch(id -> other.has(id));
     }
 }

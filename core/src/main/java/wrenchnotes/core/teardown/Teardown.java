@@ -96,6 +96,30 @@ public final class Teardown {
         return step;
     }
 
+    public boolean has(String id) {
+        return byId.containsKey(id);
+    }
+
+    /**
+     * The same notes with a step put right.
+     *
+     * @throws Invalid if they have no such step, or if the notes would no longer hold together
+     */
+    public Teardown with(Step corrected) {
+        step(corrected.id());
+        return of(steps.stream()
+                .map(step -> step.id().equals(corrected.id()) ? corrected : step)
+                .toList());
+    }
+
+    /** How many steps it takes to open all of it: of several that do the same, one. */
+    public int depth() {
+        Set<String> groups = new HashSet<>();
+        return (int) steps.stream()
+                .filter(step -> step.insteadOf().isEmpty() || groups.add(step.insteadOf()))
+                .count();
+    }
+
     /** The steps that need this one first, by its id or by its group, in the order of the notes. */
     public List<Step> dependents(String id) {
         String group = step(id).insteadOf();

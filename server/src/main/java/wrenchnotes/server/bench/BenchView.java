@@ -22,6 +22,7 @@ import wrenchnotes.core.teardown.Thing;
  * The bench as the screen shows it.
  *
  * @param version to be sent back in If-Match with the next key press
+ * @param stepsInAll how many steps it takes to open all of it; of several ways to the same end one counts
  * @param nextIn the next step in, if there is one
  * @param nextOut the next step out, if one is open
  * @param inTheWay what keeps the unit from being closed up
@@ -39,6 +40,7 @@ public record BenchView(
         boolean closed,
         Optional<Instant> lastIn,
         List<StepView> steps,
+        int stepsInAll,
         Optional<String> nextIn,
         Optional<String> nextOut,
         Tally tally,
@@ -57,6 +59,9 @@ public record BenchView(
             Side side,
             String tool,
             double minutes,
+            String mustBeTrue,
+            String closeUp,
+            String insteadOf,
             boolean open,
             List<ThingView> things) {}
 
@@ -94,6 +99,7 @@ public record BenchView(
                 facts.closed(),
                 facts.lastIn(),
                 state.teardown().steps().stream().map(step -> view(step, state)).toList(),
+                state.teardown().depth(),
                 state.way().nextIn().map(Step::id),
                 state.way().nextOut().map(Step::id),
                 state.ledger().tally(),
@@ -113,6 +119,9 @@ public record BenchView(
                 step.side(),
                 step.tool(),
                 step.minutes(),
+                step.mustBeTrue(),
+                step.closeUp(),
+                step.insteadOf(),
                 state.way().isOpen(step.id()),
                 step.things().stream().map(thing -> view(thing, state.ledger())).toList());
     }

@@ -44,6 +44,8 @@ class ModelsIT {
         aBrokenWayAndOneThatCanBeUndoneAreBothOffered();
         aTeardownIsWrittenByKeyboardAlone();
         aRevisionIsMadeFromAnotherAndShowsItsDifferences();
+        aBenchProposesAndTheLeadTakesItIntoTheNotes();
+        aTeardownLeavesAsAFileAndComesBack();
         assertThat(window.complaints()).as("errors of scripts").isEmpty();
     }
 
@@ -146,6 +148,67 @@ class ModelsIT {
         window.says("Put it right in A as well");
         window.click("Put it right in A as well");
         page.getByText("No difference.").waitFor();
+    }
+
+    private void aBenchProposesAndTheLeadTakesItIntoTheNotes() {
+        signInAs("tobias");
+        window.goTo("Bench");
+        window.says("Open now");
+        press("1");
+        window.says("Steps in");
+        String tag = page.getByText("Job sheet of WN-").innerText().substring("Job sheet of ".length());
+        String[] unit = unitOnTheBench();
+        press("n");
+        window.says("How it is on this one:");
+        page.getByLabel("one more minutes").click();
+        window.assertAccessible();
+        window.click("Propose it for the notes");
+        page.getByText("How it is on this one:").waitFor(gone());
+
+        signInAs("ines");
+        model(unit[0]);
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(unit[1]).setExact(true))
+                .click();
+        page.getByText("Write the notes").click();
+        window.says(tag);
+        window.click("Take it into the notes");
+        window.says("(tobias, seen on " + tag + ")");
+    }
+
+    /** Model and revision of the unit that lies open. */
+    private String[] unitOnTheBench() {
+        String job = page.url().replaceAll(".*/bench/", "");
+        Object names = page.evaluate(
+                "async (job) => { const sheet = await (await fetch('/api/jobs/' + job)).json();"
+                        + " return [sheet.job.model, sheet.job.revision]; }",
+                job);
+        return ((List<?>) names).stream().map(String::valueOf).toArray(String[]::new);
+    }
+
+    private void aTeardownLeavesAsAFileAndComesBack() {
+        Path out = data.resolve("out.json");
+        com.microsoft.playwright.Download download = page.waitForDownload(
+                () -> page.getByText("JSON, to be taken in elsewhere").click());
+        download.saveAs(out);
+        window.goTo("Models");
+        window.says("Notes from a file");
+        page.getByLabel("Teardown file").setInputFiles(out);
+        window.says("Where to?");
+        page.getByText("Write the notes").click();
+        window.says("taken from a file");
+    }
+
+    private void signInAs(String name) {
+        page.getByText("Sign out").click();
+        page.getByLabel("Password").waitFor();
+        window.signIn(name, "quay");
+        window.says("Pick up next");
+    }
+
+    private static Locator.WaitForOptions gone() {
+        return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
     }
 
     private void model(String name) {

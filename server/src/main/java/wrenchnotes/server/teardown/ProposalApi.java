@@ -1,0 +1,119 @@
+package wrenchnotes.server.teardown;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.teardown.NotesDiff;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Session;
+import wrenchnotes.server.ground.Snapshot;
+
+/** Proposals for the notes, from whoever has the unit open. */
+@RestController
+public class ProposalApi {
+
+    private final ProposalService service;
+    private final NotesStore notes;
+    private final Snapshot snapshot;
+
+    ProposalApi(ProposalService service, NotesStore notes, Snapshot snapshot) {
+        this.service = service;
+        this.notes = notes;
+        this.snapshot = snapshot;
+    }
+
+    /**
+     * @param step the step as it should be
+     * @param jobId where it was seen; left out if on no job
+     */
+    public record ProposalSaid(
+            @NotNull Step step, @NotBlank @Size(max = 200) String why, Optional<Long> jobId) {
+        public ProposalSaid {
+            jobId = jobId == null ? Optional.empty() : jobId;
+        }
+    }
+
+    public record DeclineSaid(@NotBlank @Size(max = 200) String why) {}
+
+    /** @param changes what it would change, a line each */
+    public record ProposalView(
+            long id,
+            String step,
+            List<String> changes,
+            String why,
+            String by,
+            Instant at,
+            Optional<Long> jobId,
+            Optional<String> tag) {}
+
+    public record Decided(long id, long notes) {}
+
+    @GetMapping("/api/revisions/{revision}/proposals")
+    List<ProposalView> waiting(@PathVariable long revision) {
+        return snapshot.read(() -> {
+            Teardown now = notes.newest(revision).teardown();
+            return service.waiting(revision).stream()
+                    .map(proposal -> new ProposalView(
+                            proposal.id(),
+                            proposal.step().title(),
+                            now.has(proposal.step().id())
+                                    ? NotesDiff.between(now, now.with(proposal.step())).steps().stream()
+                                            .flatMap(step -> step.changes().stream())
+                                            .toList()
+                                    : List.of(),
+                            proposal.why(),
+                            proposal.by(),
+                            proposal.at(),
+                            proposal.jobId(),
+                            proposal.tag()))
+                    .toList();
+        });
+    }
+
+    @PostMapping("/api/revisions/{revision}/proposals")
+    @ResponseStatus(HttpStatus.CREATED)
+    Decided propose(@PathVariable long revision, @Valid @RequestBody ProposalSaid said, Pen pen) {
+        return pen.once(
+                said,
+                Decided.class,
+                by -> new Decided(
+                        service.propose(
+                                by,
+                                revision,
+                                said.jobId(),
+                                said.step(),
+                                said.why().strip()),
+                        0));
+    }
+
+    @PostMapping("/api/proposals/{proposal}/accept")
+    Decided accept(@PathVariable long proposal, Pen pen) {
+        return pen.once(
+                "accept",
+                Decided.class,
+                by -> new Decided(
+                        proposal,
+                        service.accept(by, Session.current().role(), proposal).number()));
+    }
+
+    @PostMapping("/api/proposals/{proposal}/decline")
+    Decided decline(@PathVariable long proposal, @Valid @RequestBody DeclineSaid said, Pen pen) {
+        return pen.once(said, Decided.class, by -> {
+            service.decline(by, Session.current().role(), proposal, said.why().strip());
+            return new Decided(proposal, 0);
+        });
+    }
+}

@@ -1,0 +1,105 @@
+package wrenchnotes.server.teardown;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.team.Role;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.teardown.ProposalStore.Decision;
+import wrenchnotes.server.teardown.ProposalStore.Proposal;
+
+/** Proposing, accepting and declining. Each method runs in the caller's transaction. */
+@Component
+public class ProposalService {
+
+    private final ProposalStore proposals;
+    private final ModelStore models;
+    private final NotesStore notes;
+    private final ModelService service;
+    private final Journal journal;
+
+    ProposalService(
+            ProposalStore proposals, ModelStore models, NotesStore notes, ModelService service, Journal journal) {
+        this.proposals = proposals;
+        this.models = models;
+        this.notes = notes;
+        this.service = service;
+        this.journal = journal;
+    }
+
+    /** @param job where it was seen */
+    public long propose(By by, long revision, Optional<Long> job, Step step, String why) {
+        models.revision(revision);
+        NotesStore.Version newest = notes.newest(revision);
+        Teardown teardown = newest.teardown();
+        if (teardown.step(step.id()).equals(step)) {
+            throw new Invalid("step", "That is what the notes say already: change what is wrong");
+        }
+        teardown.with(step);
+        long id = proposals.add(by, revision, newest.id(), job, step, why);
+        journal.write(
+                by,
+                new Journal.Entry(
+                        job.orElse(null),
+                        "proposal",
+                        id,
+                        "Proposed for the notes, " + step.title() + ": " + why,
+                        null,
+                        step));
+        return id;
+    }
+
+    NotesStore.Version accept(By by, Role role, long id) {
+        Proposal proposal = waiting(role, id);
+        Teardown now = notes.newest(proposal.revisionId()).teardown();
+        String step = proposal.step().id();
+        Teardown then = notes.version(proposal.teardownId()).teardown();
+        if (!now.has(step) || !now.step(step).equals(then.step(step))) {
+            throw Refused.because(
+                    "This step was changed since the proposal was made. Look at it as it is now, and put it right there.");
+        }
+        proposals.decide(by, id, Decision.ACCEPTED, "");
+        String from = proposal.tag().map(tag -> ", seen on " + tag).orElse("");
+        return service.saveNotes(
+                by,
+                proposal.revisionId(),
+                new Seen(models.revision(proposal.revisionId()).notes()),
+                now.with(proposal.step()),
+                proposal.why() + " (" + proposal.by() + from + ")");
+    }
+
+    void decline(By by, Role role, long id, String why) {
+        Proposal proposal = waiting(role, id);
+        proposals.decide(by, id, Decision.DECLINED, why);
+        journal.write(
+                by,
+                new Journal.Entry(
+                        proposal.jobId().orElse(null),
+                        "proposal",
+                        id,
+                        "Proposal declined: " + why,
+                        proposal.why(),
+                        why));
+    }
+
+    List<Proposal> waiting(long revision) {
+        return proposals.waiting(revision);
+    }
+
+    private Proposal waiting(Role role, long id) {
+        if (role != Role.LEAD) {
+            throw Refused.because("A lead decides about proposals for the notes.");
+        }
+        Proposal proposal = proposals.proposal(id);
+        if (proposal.decision().isPresent()) {
+            throw Refused.because("This proposal was decided already.");
+        }
+        return proposal;
+    }
+}

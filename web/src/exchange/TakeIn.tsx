@@ -1,0 +1,51 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { useNavigate } from 'react-router';
+import { answer, api } from '../api/client';
+import { Act } from '../parts/Buttons';
+import { Trouble } from '../parts/States';
+
+/** Notes from a file: checked as a whole before anything is taken from it. */
+export function TakeIn() {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const picker = useRef<HTMLInputElement>(null);
+  const take = useMutation({
+    mutationFn: async (file: File) => {
+      const text = await file.text();
+      return answer(api.POST('/api/import/teardown', { body: text, bodySerializer: (body) => body }));
+    },
+    onSuccess: (taken) => {
+      client.invalidateQueries();
+      navigate(`/models/${taken.modelId}/${taken.revisionId}`);
+    },
+  });
+  return (
+    <Box mt="26px" borderTop="1px solid" borderColor="line" pt="14px">
+      <chakra.h1 mb="6px">Notes from a file</chakra.h1>
+      <Box color="muted" fontSize="15px" mb="8px">
+        A teardown that another shop, or this one, has written out as JSON. The whole file is taken, or
+        nothing.
+      </Box>
+      <chakra.input
+        ref={picker}
+        type="file"
+        accept=".json,application/json"
+        aria-label="Teardown file"
+        display="none"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) {
+            take.mutate(file);
+          }
+        }}
+      />
+      <Act disabled={take.isPending} onClick={() => picker.current?.click()}>
+        {take.isPending ? 'Reading it…' : 'Take in a file'}
+      </Act>
+      <Trouble error={take.error} />
+    </Box>
+  );
+}

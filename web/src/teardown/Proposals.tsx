@@ -1,0 +1,97 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { day } from '../api/words';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+import { useSession } from '../team/session';
+
+/** What benches have seen otherwise; a lead takes it into the notes or says why not. */
+export function Proposals({ revision }: { revision: number }) {
+  const waiting = useQuery({
+    queryKey: ['proposals', revision],
+    queryFn: () => answer(api.GET('/api/revisions/{revision}/proposals', { params: { path: { revision } } })),
+  });
+  const lead = useSession().data?.person?.role === 'LEAD';
+  return (
+    <>
+      {waiting.data?.map((proposal) => (
+        <Proposal key={proposal.id} proposal={proposal} lead={lead} />
+      ))}
+    </>
+  );
+}
+
+function Proposal({ proposal, lead }: { proposal: Schemas['ProposalView']; lead: boolean }) {
+  const client = useQueryClient();
+  const [declining, setDeclining] = useState(false);
+  const [why, setWhy] = useState('');
+  const params = { path: { proposal: proposal.id } };
+  const decide = useMutation({
+    mutationFn: (accept: boolean) =>
+      answer(
+        accept
+          ? api.POST('/api/proposals/{proposal}/accept', { params })
+          : api.POST('/api/proposals/{proposal}/decline', { params, body: { why } }),
+      ),
+    onSuccess: () => {
+      client.invalidateQueries();
+    },
+  });
+  return (
+    <Box
+      role="group"
+      aria-label={`Proposal for ${proposal.step}`}
+      borderLeft="5px solid"
+      borderColor="amber"
+      bg="card"
+      px="12px"
+      py="8px"
+      mb="8px"
+    >
+      <b>{proposal.step}</b>: {proposal.why}
+      {proposal.changes.map((change) => (
+        <Box key={change} fontSize="15px">
+          {change}
+        </Box>
+      ))}
+      <Box color="muted" fontSize="14px">
+        {proposal.by}, {day(proposal.at)}
+        {proposal.jobId && (
+          <>
+            , seen on{' '}
+            <Link to={`/jobs/${proposal.jobId}`}>
+              <chakra.span color="chalk" textDecoration="underline">
+                {proposal.tag}
+              </chakra.span>
+            </Link>
+          </>
+        )}
+        {!lead && ' · waits for a lead'}
+      </Box>
+      {lead && !declining && (
+        <Box display="flex" gap="8px" mt="6px">
+          <Act look="main" disabled={decide.isPending} onClick={() => decide.mutate(true)}>
+            Take it into the notes
+          </Act>
+          <Act onClick={() => setDeclining(true)}>Not so</Act>
+        </Box>
+      )}
+      {lead && declining && (
+        <Box display="grid" gridTemplateColumns="1fr auto auto" gap="8px" mt="6px" alignItems="end">
+          <Text label="Why not" compact value={why} onChange={(event) => setWhy(event.target.value)} />
+          <Act disabled={!why.trim() || decide.isPending} onClick={() => decide.mutate(false)}>
+            Decline it
+          </Act>
+          <Act look="quiet" onClick={() => setDeclining(false)}>
+            leave it
+          </Act>
+        </Box>
+      )}
+      <Trouble error={decide.error} />
+    </Box>
+  );
+}

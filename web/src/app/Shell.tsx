@@ -75,8 +75,9 @@ function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolea
   const out = useMutation({
     mutationFn: () => answer(api.DELETE('/api/session')),
     onSuccess: (session) => {
-      client.clear();
+      // The session itself stays in place: the screen that watches it would not notice a new one.
       client.setQueryData(['session'], session);
+      client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     },
   });
   const look = { color: dark ? 'bone' : 'ink', fontWeight: 400, minH: '34px' } as const;

@@ -49,7 +49,7 @@ export function SideOutline({
       tabIndex={place ? 0 : undefined}
       aria-label={`${sideWords[side]}: ${groups.map((group) => `${group.spots.length} marked for ${group.label}`).join(', ')}${place ? '. Point, or move with the arrows and mark with Enter' : ''}`}
       onKeyDown={key}
-      style={{ cursor: place ? 'crosshair' : undefined, maxWidth: place ? 360 : 190 }}
+      style={{ cursor: place ? 'crosshair' : undefined, maxWidth: place ? 360 : 180 }}
       onClick={(event) => {
         const box = event.currentTarget.getBoundingClientRect();
         const x = ((event.clientX - box.left) / box.width) * WIDTH;

@@ -46,6 +46,7 @@ function blank(steps: Step[]): Step {
     closeUp: '',
     backAfter: [],
     waitHours: 0,
+    photos: [],
   };
 }
 

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { fastenerWords, sideWords } from '../api/words';
 import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
+import { MarkedPhoto } from '../drawing/MarkedPhoto';
 import { SideOutline } from '../drawing/SideOutline';
 import { Caution } from '../parts/States';
 
@@ -17,12 +18,12 @@ export function StepCard({
   const scale = 4;
   return (
     <Box
-      mt="auto"
-      pt="10px"
-      borderTop="1px solid"
-      borderColor="line"
       display="grid"
-      gridTemplateColumns={marked.length > 0 ? '1fr 190px' : '1fr'}
+      gridTemplateColumns={[
+        '1fr',
+        marked.length > 0 ? '190px' : '',
+        step.photos.length > 0 ? '260px' : '',
+      ].join(' ')}
       gap="14px"
       aria-live="polite"
     >
@@ -42,7 +43,7 @@ export function StepCard({
           const shape = shapes[group.id];
           return (
             <Box key={group.id} display="flex" alignItems="center" gap="8px" fontSize="14px">
-              <chakra.span fontFamily="mono" color="brassInk" fontWeight={600}>
+              <chakra.span fontFamily="mono" color="brassInk" fontWeight={600} whiteSpace="nowrap">
                 {group.count} ×
               </chakra.span>
               {shape && (
@@ -87,6 +88,13 @@ export function StepCard({
         )}
       </Box>
       {marked.length > 0 && <SideOutline side={step.side} groups={marked} />}
+      {step.photos.length > 0 && (
+        <Box display="grid" gap="8px">
+          {step.photos.map((photo, n) => (
+            <MarkedPhoto key={`${photo.hash} ${n}`} photo={photo} />
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }

@@ -8,6 +8,7 @@ import { Pick, Row, Text, Words } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 import { FastenerRow } from './FastenerRow';
 import { newId } from './newId';
+import { StepPhotos } from './StepPhotos';
 
 type Step = Schemas['Step'];
 
@@ -195,6 +196,7 @@ export function StepForm({
       <Row name="Exposes">
         <Exposes step={step} model={model} components={components} set={set} />
       </Row>
+      <StepPhotos photos={step.photos} set={(photos) => set({ photos })} />
       <WayBack step={step} others={others} set={set} />
       <OtherWays step={step} groups={groups} set={set} />
       <Act look="quiet" color="hazard" onClick={remove}>

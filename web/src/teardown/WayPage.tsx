@@ -57,26 +57,35 @@ function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
   }
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 372px' }} flex="1" minH={0}>
+      {/* The card has its place whether or not a step is read: the map must not move under the pointer. */}
       <Box
-        p="10px 22px"
-        overflow="auto"
-        maxH={{ lg: 'calc(100vh - 132px)' }}
-        display="flex"
-        flexDirection="column"
+        display="grid"
+        gridTemplateRows={{ base: 'auto auto', lg: 'minmax(0, 1fr) 214px' }}
+        h={{ lg: 'calc(100vh - 150px)' }}
       >
-        <Box color="muted" fontSize="14px" mb="6px">
-          How it comes apart, outermost on the left. Pick what you want to reach.
+        <Box p="10px 22px" overflow="auto">
+          <Box color="muted" fontSize="14px" mb="6px">
+            How it comes apart, outermost on the left. Pick what you want to reach.
+          </Box>
+          <AccessMap
+            steps={notes.steps}
+            components={sheet.components}
+            way={way?.plan.order ?? []}
+            targets={targets}
+            pointed={pointed}
+            point={setPointed}
+            pick={pick}
+          />
         </Box>
-        <AccessMap
-          steps={notes.steps}
-          components={sheet.components}
-          way={way?.plan.order ?? []}
-          targets={targets}
-          pointed={pointed}
-          point={setPointed}
-          pick={pick}
-        />
-        {step && <StepCard step={step} shapes={notes.shapes} />}
+        <Box px="22px" py="8px" borderTop="1px solid" borderColor="line" overflowY="auto">
+          {step ? (
+            <StepCard step={step} shapes={notes.shapes} />
+          ) : (
+            <Box color="muted" fontSize="15px">
+              Point at a step to read it: what to do, what comes off and where, and what to remember.
+            </Box>
+          )}
+        </Box>
       </Box>
       <chakra.section
         bg="card"

@@ -82,7 +82,16 @@ public record NotesDiff(List<StepDiff> steps, boolean orderChanged) {
         line(lines, "on the way back", was.closeUp(), is.closeUp());
         line(lines, "goes back after", titles(was.backAfter(), earlier), titles(is.backAfter(), later));
         line(lines, "hours left off", was.waitHours().toString(), is.waitHours().toString());
+        if (!was.photos().equals(is.photos())) {
+            lines.add("photos: " + pictures(was) + " → " + pictures(is));
+        }
         return lines;
+    }
+
+    private static String pictures(Step step) {
+        int marks =
+                step.photos().stream().mapToInt(photo -> photo.marks().size()).sum();
+        return step.photos().size() + " with " + marks + (marks == 1 ? " mark" : " marks");
     }
 
     private static void things(List<String> lines, Step was, Step is) {

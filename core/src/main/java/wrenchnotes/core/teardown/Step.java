@@ -28,6 +28,7 @@ import wrenchnotes.core.unit.Invalid;
  * @param closeUp what to remember on the way back: "belt flat, not twisted"
  * @param backAfter ids of steps that must be back in before this one goes back, where the plain reverse is wrong
  * @param waitHours how long the unit must have been left off before it, 0 to 240
+ * @param photos pictures of it, with what is marked on them
  */
 public record Step(
         String id,
@@ -48,7 +49,8 @@ public record Step(
         String mustBeTrue,
         String closeUp,
         Set<String> backAfter,
-        Integer waitHours) {
+        Integer waitHours,
+        List<Photo> photos) {
 
     public Step {
         id = Checked.text("id", id, 40);
@@ -71,6 +73,7 @@ public record Step(
         closeUp = Checked.optionalText("closeUp", closeUp, 500);
         backAfter = sorted(backAfter);
         waitHours = waitHours == null ? 0 : Checked.within("waitHours", waitHours, 0, 240);
+        photos = listed(photos);
         if (needs.contains(id)) {
             throw new Invalid("needs", "Step \"" + title + "\" needs itself first: take that out");
         }
@@ -88,7 +91,7 @@ public record Step(
             Set<Long> exposes) {
         return new Step(
                 id, title, "", "", needs, side, tool, minutes, fasteners, null, null, exposes, null, null, null, null,
-                null, null, null);
+                null, null, null, null);
     }
 
     /** The same step in another shop, whose components have other ids. */
@@ -112,7 +115,33 @@ public record Step(
                 mustBeTrue,
                 closeUp,
                 backAfter,
-                waitHours);
+                waitHours,
+                photos);
+    }
+
+    /** The same step with these pictures. */
+    public Step showing(List<Photo> pictures) {
+        return new Step(
+                id,
+                title,
+                how,
+                caution,
+                needs,
+                side,
+                tool,
+                minutes,
+                fasteners,
+                connectors,
+                pieces,
+                exposes,
+                insteadOf,
+                partsMinor,
+                reversible,
+                mustBeTrue,
+                closeUp,
+                backAfter,
+                waitHours,
+                pictures);
     }
 
     /** All that this step takes off, fasteners first. */

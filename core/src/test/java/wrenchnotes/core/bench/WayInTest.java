@@ -87,7 +87,8 @@ class WayInTest {
                 "",
                 "",
                 backAfter,
-                0);
+                0,
+                null);
     }
 
     @Test

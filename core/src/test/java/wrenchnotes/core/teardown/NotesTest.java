@@ -102,7 +102,8 @@ class NotesTest {
                 "",
                 "",
                 null,
-                24);
+                24,
+                null);
         Step board = new Step(
                 "board",
                 "Board out",
@@ -122,7 +123,8 @@ class NotesTest {
                 "",
                 "",
                 Set.of("supply"),
-                0);
+                0,
+                null);
         Step supply = Step.plain("supply", "Supply out", Set.of("shell"), Side.TOP, "PH1", 2, null, Set.of(8L));
         Teardown notes = Teardown.of(List.of(shell, supply, board));
         Map<String, List<Double>> recorded = Map.of("board", List.of(6.0, 8.0, 10.0, 8.0), "supply", List.of(1.0));

@@ -273,7 +273,8 @@ final class DemoNotes {
                         line.mustBeTrue,
                         line.closeUp,
                         line.backAfter,
-                        line.waitHours))
+                        line.waitHours,
+                        List.of()))
                 .toList());
     }
 }

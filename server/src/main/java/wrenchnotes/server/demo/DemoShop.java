@@ -15,11 +15,13 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.team.Role;
+import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.SignedIn;
+import wrenchnotes.server.photo.PhotoStore;
 import wrenchnotes.server.team.DemoPeople;
 import wrenchnotes.server.team.PersonStore;
 import wrenchnotes.server.teardown.ModelService;
@@ -36,6 +38,7 @@ public class DemoShop implements SmartInitializingSingleton {
     private final PersonStore people;
     private final PasswordEncoder passwords;
     private final ModelService models;
+    private final PhotoStore photos;
     private final DrawerService drawers;
     private final DemoReplay replay;
     private final TransactionTemplate writing;
@@ -46,6 +49,7 @@ public class DemoShop implements SmartInitializingSingleton {
             PersonStore people,
             PasswordEncoder passwords,
             ModelService models,
+            PhotoStore photos,
             DrawerService drawers,
             DemoReplay replay,
             PlatformTransactionManager transactions,
@@ -54,6 +58,7 @@ public class DemoShop implements SmartInitializingSingleton {
         this.people = people;
         this.passwords = passwords;
         this.models = models;
+        this.photos = photos;
         this.drawers = drawers;
         this.replay = replay;
         this.writing = new TransactionTemplate(transactions);
@@ -111,8 +116,26 @@ public class DemoShop implements SmartInitializingSingleton {
                     .forEach(name -> components.put(
                             name, models.addComponent(by, made.id(), name).id()));
             models.saveNotes(
-                    by, added.id(), Seen.of("0"), revision.notes().teardown(components::get), "written down at last");
+                    by,
+                    added.id(),
+                    Seen.of("0"),
+                    pictured(by, revision.notes().teardown(components::get)),
+                    "written down at last");
             revisions.put(model.name() + " " + revision.name(), new DemoReplay.Known(added.id(), revision.notes()));
         }
+    }
+
+    /** Each step that starts from the closed unit gets a picture of what it starts from. */
+    private Teardown pictured(By by, Teardown notes) {
+        return Teardown.of(notes.steps().stream()
+                .map(step -> {
+                    if (step.fasteners().isEmpty() || !step.needs().isEmpty()) {
+                        return step;
+                    }
+                    DemoPictures.Drawn drawn = DemoPictures.of(step);
+                    photos.keep(by, drawn.picture());
+                    return step.showing(List.of(drawn.photo()));
+                })
+                .toList());
     }
 }

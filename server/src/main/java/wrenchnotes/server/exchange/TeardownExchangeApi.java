@@ -2,6 +2,7 @@ package wrenchnotes.server.exchange;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.TreeMap;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -15,8 +16,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.photo.PhotoStore;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
 
@@ -26,6 +29,7 @@ public class TeardownExchangeApi {
 
     private final ModelStore models;
     private final NotesStore notes;
+    private final PhotoStore photos;
     private final TeardownFile file;
     private final TeardownPapers papers;
     private final TeardownImportService imports;
@@ -34,12 +38,14 @@ public class TeardownExchangeApi {
     TeardownExchangeApi(
             ModelStore models,
             NotesStore notes,
+            PhotoStore photos,
             TeardownFile file,
             TeardownPapers papers,
             TeardownImportService imports,
             Snapshot snapshot) {
         this.models = models;
         this.notes = notes;
+        this.photos = photos;
         this.file = file;
         this.papers = papers;
         this.imports = imports;
@@ -86,6 +92,10 @@ public class TeardownExchangeApi {
             ModelStore.Model model = models.model(revision.modelId());
             Map<Long, String> components = new LinkedHashMap<>();
             models.components(model.id()).forEach(one -> components.put(one.id(), one.name()));
+            Teardown newest = notes.newest(id).teardown();
+            Map<String, byte[]> pictures = new TreeMap<>();
+            newest.steps().stream().flatMap(step -> step.photos().stream()).forEach(photo -> photos.read(photo.hash())
+                    .ifPresent(jpeg -> pictures.put(photo.hash(), jpeg)));
             return new TeardownFile.Content(
                     model.maker(),
                     model.name(),
@@ -93,7 +103,8 @@ public class TeardownExchangeApi {
                     revision.name(),
                     revision.tellApart(),
                     components,
-                    notes.newest(id).teardown());
+                    pictures,
+                    newest);
         });
     }
 

@@ -9,6 +9,7 @@ import com.networknt.schema.utils.JsonNodes;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -33,7 +34,7 @@ public class TeardownFile {
     static final String SCHEMA = "/exchange/teardown-1.schema.json";
     private static final String FORMAT = "wrench-notes/teardown/1";
     private static final int MOST_TOLD = 8;
-    private static final int LONGEST = 2_000_000;
+    private static final int LONGEST = 60_000_000;
 
     private final JsonMapper json;
 
@@ -45,6 +46,7 @@ public class TeardownFile {
      * The notes of one revision with the names that make them readable elsewhere.
      *
      * @param components by id, as the steps name them
+     * @param photos the pictures that the steps name, by hash
      */
     record Content(
             String maker,
@@ -53,6 +55,7 @@ public class TeardownFile {
             String revision,
             String tellApart,
             Map<Long, String> components,
+            Map<String, byte[]> photos,
             Teardown notes) {}
 
     String write(Content content) {
@@ -73,6 +76,9 @@ public class TeardownFile {
             step.exposes().stream().map(content.components()::get).sorted().forEach(exposes::add);
             steps.add(node);
         }
+        ObjectNode photos = file.putObject("photos");
+        content.photos()
+                .forEach((hash, jpeg) -> photos.put(hash, Base64.getEncoder().encodeToString(jpeg)));
         return json.writeValueAsString(file) + "\n";
     }
 
@@ -98,7 +104,22 @@ public class TeardownFile {
                 file.get("revision").get("name").asString(),
                 file.get("revision").path("tellApart").asString(""),
                 components,
+                photos(file.path("photos")),
                 Teardown.of(steps));
+    }
+
+    private static Map<String, byte[]> photos(JsonNode node) {
+        Map<String, byte[]> photos = new TreeMap<>();
+        node.properties().forEach(photo -> {
+            try {
+                photos.put(
+                        photo.getKey(),
+                        Base64.getDecoder().decode(photo.getValue().asString()));
+            } catch (IllegalArgumentException e) {
+                throw new Invalid("photos", "Photo " + photo.getKey() + " is not base64");
+            }
+        });
+        return photos;
     }
 
     private Step step(ObjectNode node, Map<String, Long> ids) {
@@ -119,7 +140,7 @@ public class TeardownFile {
 
     private void refuseWhatTheSchemaRefuses(String text) {
         if (text.length() > LONGEST) {
-            throw new Invalid("file", "This file is longer than any notes: at most 2 MB are read");
+            throw new Invalid("file", "This file is longer than any notes: at most 60 MB are read");
         }
         List<Error> errors;
         try {

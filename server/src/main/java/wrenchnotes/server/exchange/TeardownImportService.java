@@ -8,6 +8,8 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.photo.PhotoStore;
+import wrenchnotes.server.photo.Picture;
 import wrenchnotes.server.teardown.ModelService;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
@@ -18,10 +20,12 @@ public class TeardownImportService {
 
     private final ModelStore models;
     private final ModelService service;
+    private final PhotoStore photos;
 
-    TeardownImportService(ModelStore models, ModelService service) {
+    TeardownImportService(ModelStore models, ModelService service, PhotoStore photos) {
         this.models = models;
         this.service = service;
+        this.photos = photos;
     }
 
     TeardownExchangeApi.Imported take(By by, TeardownFile.Content content) {
@@ -33,6 +37,7 @@ public class TeardownImportService {
                 .findFirst()
                 .orElseGet(() ->
                         service.addRevision(by, model, content.revision(), content.tellApart(), Optional.empty()));
+        content.photos().forEach((hash, jpeg) -> photos.keep(by, Picture.kept(hash, jpeg)));
         Map<Long, Long> ids = new HashMap<>();
         content.components()
                 .forEach((id, name) ->

@@ -104,6 +104,10 @@ public class TeardownPapers {
             node.put("@type", "HowToStep");
             node.put("position", position++);
             node.put("name", step.title());
+            if (!step.photos().isEmpty()) {
+                ArrayNode images = node.putArray("image");
+                step.photos().forEach(photo -> images.add("/api/photos/" + photo.hash()));
+            }
             ArrayNode parts = node.putArray("itemListElement");
             for (String tip : List.of(step.caution(), step.mustBeTrue(), step.closeUp())) {
                 if (!tip.isEmpty()) {

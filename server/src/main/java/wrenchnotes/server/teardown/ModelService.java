@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.SharedFix;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Checked;
@@ -13,6 +14,7 @@ import wrenchnotes.server.finder.FinderIndex;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.photo.PhotoStore;
 
 /** Making and changing models and revisions, and saving notes. Each method runs in the caller's transaction. */
 @Component
@@ -20,12 +22,14 @@ public class ModelService {
 
     private final ModelStore models;
     private final NotesStore notes;
+    private final PhotoStore photos;
     private final FinderIndex finder;
     private final Journal journal;
 
-    ModelService(ModelStore models, NotesStore notes, FinderIndex finder, Journal journal) {
+    ModelService(ModelStore models, NotesStore notes, PhotoStore photos, FinderIndex finder, Journal journal) {
         this.models = models;
         this.notes = notes;
+        this.photos = photos;
         this.finder = finder;
         this.journal = journal;
     }
@@ -117,6 +121,11 @@ public class ModelService {
                 .map(ModelStore.Named::id)
                 .toList();
         for (int at = 0; at < teardown.steps().size(); at++) {
+            for (Photo photo : teardown.steps().get(at).photos()) {
+                if (!photos.has(photo.hash())) {
+                    throw new Invalid("steps[" + at + "].photos", "The photo is not in the shop: take it in again");
+                }
+            }
             for (Long component : teardown.steps().get(at).exposes()) {
                 if (!known.contains(component)) {
                     throw new Invalid("steps[" + at + "].exposes", "This model has no component " + component);

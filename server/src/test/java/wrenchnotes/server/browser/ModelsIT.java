@@ -46,6 +46,7 @@ class ModelsIT {
         aRevisionIsMadeFromAnotherAndShowsItsDifferences();
         aBenchProposesAndTheLeadTakesItIntoTheNotes();
         aTeardownLeavesAsAFileAndComesBack();
+        aPhotoIsTakenInAndMarked();
         assertThat(window.complaints()).as("errors of scripts").isEmpty();
     }
 
@@ -198,6 +199,39 @@ class ModelsIT {
         window.says("Where to?");
         page.getByText("Write the notes").click();
         window.says("taken from a file");
+    }
+
+    private void aPhotoIsTakenInAndMarked() {
+        // One of the demo's own pictures, as a file from a camera would be.
+        Path file = data.resolve("camera.png");
+        try {
+            javax.imageio.ImageIO.write(
+                    new java.awt.image.BufferedImage(640, 400, java.awt.image.BufferedImage.TYPE_INT_RGB),
+                    "png",
+                    file.toFile());
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+        page.getByLabel("Photo file").setInputFiles(file);
+        Locator photo = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Photo of this step"));
+        photo.waitFor();
+        Locator form = page.locator("form");
+        form.getByText("connector", new Locator.GetByTextOptions().setExact(true))
+                .last()
+                .click();
+        page.getByLabel("Say what it is, then point at it").last().fill("stripe to the edge");
+        page.getByLabel("Mark a place on the photo").last().click();
+        page.getByLabel("connector: stripe to the edge").click();
+        window.says("stripe to the edge");
+        field("Why this change").fill("a picture of it");
+        window.click("Save the notes");
+        window.says("Version 3, ines");
+        // To be read on the map: the mark says what it is.
+        page.getByText("Way in").click();
+        page.getByLabel("Access map").getByRole(AriaRole.BUTTON).first().hover();
+        page.getByLabel("connector: stripe to the edge").click();
+        window.says("stripe to the edge");
+        window.assertAccessible();
     }
 
     private void signInAs(String name) {

@@ -15,10 +15,11 @@ import net.ttddyy.dsproxy.listener.QueryExecutionListener;
 import net.ttddyy.dsproxy.support.ProxyDataSourceBuilder;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 
-/** Listens at the database while one request is answered, so that the very same SQL can be run bare. */
-@Configuration(proxyBeanMethods = false)
+/**
+ * Listens at the database while one request is answered, so that the very same SQL can be run bare. No component: it
+ * lies below the application's package, and only who names it as a source wants it.
+ */
 class Overhearing {
 
     /** One statement as it was run: its text, and the calls that set its parameters. */

@@ -1,0 +1,119 @@
+package wrenchnotes.server.photo;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Iterator;
+import java.util.Set;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import net.coobird.thumbnailator.Thumbnails;
+import wrenchnotes.core.unit.Invalid;
+
+/**
+ * A picture as it is kept: a JPEG of at most 1600 pixels a side, upright, with nothing in it but the picture. Writing it
+ * anew is what strips place, time and camera.
+ *
+ * @param hash SHA-256 of the bytes, in hexadecimal
+ */
+public record Picture(String hash, int width, int height, byte[] jpeg) {
+
+    private static final int LONGEST_SIDE = 1600;
+    private static final int LARGEST_FILE = 25_000_000;
+    private static final long MOST_PIXELS = 80_000_000;
+    private static final Set<String> HEIC = Set.of("heic", "heix", "hevc", "heim", "heis", "mif1", "msf1", "avif");
+
+    /** @throws Invalid if it is no picture that can be read here; says what to do instead */
+    public static Picture of(byte[] file) {
+        if (file.length == 0) {
+            throw new Invalid("photo", "The file is empty: pick the picture again");
+        }
+        if (file.length > LARGEST_FILE) {
+            throw new Invalid("photo", "The picture has " + file.length / 1_000_000 + " MB; at most 25 MB are taken");
+        }
+        if (isHeic(file)) {
+            throw new Invalid(
+                    "photo",
+                    "This is a HEIC or AVIF picture, which cannot be read here. Set the phone's camera to JPEG,"
+                            + " or send the picture to yourself as JPEG, and take that");
+        }
+        try {
+            refuseTooMany(file);
+            ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+            var image = Thumbnails.of(new ByteArrayInputStream(file))
+                    .useExifOrientation(true)
+                    .scale(1)
+                    .imageType(java.awt.image.BufferedImage.TYPE_INT_RGB)
+                    .asBufferedImage();
+            double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(image.getWidth(), image.getHeight()));
+            Thumbnails.of(image)
+                    .scale(scale)
+                    .outputFormat("jpg")
+                    .outputQuality(0.85)
+                    .toOutputStream(jpeg);
+            return new Picture(
+                    sha256(jpeg.toByteArray()),
+                    Math.max(1, (int) Math.round(image.getWidth() * scale)),
+                    Math.max(1, (int) Math.round(image.getHeight() * scale)),
+                    jpeg.toByteArray());
+        } catch (IOException | IllegalArgumentException e) {
+            throw new Invalid("photo", "This file is no picture that can be read here: take JPEG, PNG or GIF");
+        }
+    }
+
+    /**
+     * A picture that was made fit before, coming back in a file.
+     *
+     * @throws Invalid if it is not the picture that the hash names, or no JPEG
+     */
+    public static Picture kept(String hash, byte[] jpeg) {
+        if (!sha256(jpeg).equals(hash)) {
+            throw new Invalid(
+                    "photos", "Photo " + hash + " is not the picture that its name says: the file is damaged");
+        }
+        try {
+            refuseTooMany(jpeg);
+            var image = ImageIO.read(new ByteArrayInputStream(jpeg));
+            return new Picture(hash, image.getWidth(), image.getHeight(), jpeg);
+        } catch (IOException e) {
+            throw new Invalid("photos", "Photo " + hash + " is no picture that can be read here");
+        }
+    }
+
+    private static void refuseTooMany(byte[] file) throws IOException {
+        try (ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
+            if (!readers.hasNext()) {
+                throw new IOException("No reader");
+            }
+            ImageReader reader = readers.next();
+            reader.setInput(stream, true, true);
+            long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
+            reader.dispose();
+            if (pixels > MOST_PIXELS) {
+                throw new Invalid(
+                        "photo", "The picture has " + pixels / 1_000_000 + " megapixels; at most 80 are read");
+            }
+        }
+    }
+
+    /** ISO base media files name their brand in bytes 8 to 12, after "ftyp" (published: ISO/IEC 14496-12). */
+    private static boolean isHeic(byte[] file) {
+        return file.length > 12
+                && new String(file, 4, 4, StandardCharsets.US_ASCII).equals("ftyp")
+                && HEIC.contains(new String(file, 8, 4, StandardCharsets.US_ASCII));
+    }
+
+    static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("Every Java has SHA-256", e);
+        }
+    }
+}

@@ -1,0 +1,115 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { MARKS, MarkedPhoto } from '../drawing/MarkedPhoto';
+import { Act, Chip } from '../parts/Buttons';
+import { Row, Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+
+type Photo = Schemas['Photo'];
+type Kind = Schemas['Mark']['kind'];
+
+/** Pictures of a step: taken in, said what they show, and marked. */
+export function StepPhotos({ photos, set }: { photos: Photo[]; set: (photos: Photo[]) => void }) {
+  const picker = useRef<HTMLInputElement>(null);
+  const take = useMutation({
+    mutationFn: (file: File) =>
+      answer(
+        api.POST('/api/photos', {
+          body: file as unknown as string,
+          bodySerializer: (body) => body,
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+      ),
+    onSuccess: (kept) => set([...photos, { hash: kept.hash, words: '', marks: [] }]),
+  });
+  return (
+    <Row name="Photos">
+      {photos.map((photo, n) => (
+        <PhotoForm
+          key={`${photo.hash} ${n}`}
+          photo={photo}
+          change={(next) => set(photos.map((one, at) => (at === n ? next : one)))}
+          remove={() => set(photos.filter((_, at) => at !== n))}
+        />
+      ))}
+      <chakra.input
+        ref={picker}
+        type="file"
+        accept="image/*"
+        aria-label="Photo file"
+        display="none"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) {
+            take.mutate(file);
+          }
+        }}
+      />
+      <Act disabled={take.isPending} onClick={() => picker.current?.click()}>
+        {take.isPending ? 'Taking it in…' : 'A photo'}
+      </Act>
+      <Trouble error={take.error} />
+    </Row>
+  );
+}
+
+function PhotoForm({
+  photo,
+  change,
+  remove,
+}: {
+  photo: Photo;
+  change: (photo: Photo) => void;
+  remove: () => void;
+}) {
+  const [kind, setKind] = useState<Kind>('FASTENER');
+  const [words, setWords] = useState('');
+  return (
+    <Box border="1px solid" borderColor="line" borderRadius="sm" p="8px" mb="8px" bg="paper">
+      <MarkedPhoto
+        photo={photo}
+        place={
+          words.trim()
+            ? (x, y) => {
+                change({ ...photo, marks: [...photo.marks, { kind, at: { x, y }, words: words.trim() }] });
+                setWords('');
+              }
+            : undefined
+        }
+      />
+      <Box display="flex" gap="6px" flexWrap="wrap" alignItems="end" mt="6px">
+        {(Object.keys(MARKS) as Kind[]).map((one) => (
+          <Chip key={one} on={kind === one} onClick={() => setKind(one)}>
+            {MARKS[one][2]}
+          </Chip>
+        ))}
+        <Box flex="1" minW="180px">
+          <Text
+            label="Say what it is, then point at it"
+            compact
+            placeholder="the long one; stripe to the edge"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
+        </Box>
+        {photo.marks.length > 0 && (
+          <Act look="quiet" onClick={() => change({ ...photo, marks: photo.marks.slice(0, -1) })}>
+            last mark off
+          </Act>
+        )}
+        <Act look="quiet" onClick={remove}>
+          remove the photo
+        </Act>
+      </Box>
+      <Text
+        label="What is to be seen"
+        compact
+        value={photo.words}
+        onChange={(event) => change({ ...photo, words: event.target.value })}
+      />
+    </Box>
+  );
+}

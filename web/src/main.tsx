@@ -35,7 +35,11 @@ function sessionEnded(error: unknown) {
 const queries: QueryClient = new QueryClient({
   queryCache: new QueryCache({ onError: sessionEnded }),
   mutationCache: new MutationCache({ onError: sessionEnded }),
-  defaultOptions: { queries: { retry: false, staleTime: 2_000 } },
+  // The shop's server is in the house: whether the browser thinks it is online says nothing about it.
+  defaultOptions: {
+    queries: { retry: false, staleTime: 2_000, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 function App() {

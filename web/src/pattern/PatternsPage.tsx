@@ -101,7 +101,14 @@ function PatternsOf({
           </Empty>
         )}
       </Box>
-      <Box p="14px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
+      <Box
+        p="14px 22px"
+        overflowY="auto"
+        maxH={{ lg: 'calc(100vh - 48px)' }}
+        role="region"
+        aria-label="The fault in numbers"
+        tabIndex={0}
+      >
         {fault && <WhatWasDone fault={fault} />}
         {faults.length > 0 && <Table faults={faults} />}
       </Box>

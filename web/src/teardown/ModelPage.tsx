@@ -55,7 +55,7 @@ function ModelOf({
   const shown: View = revision?.notes === 0 && view === 'way' ? 'notes' : view;
   return (
     <Box flex="1" display="flex" flexDirection="column" minH={0}>
-      <Box p="14px 22px 10px" borderBottom="1px solid" borderColor="line">
+      <Box p="9px 22px 7px" borderBottom="1px solid" borderColor="line">
         <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap">
           <chakra.h1>
             {sheet.model.maker} {sheet.model.name}
@@ -76,6 +76,14 @@ function ModelOf({
             </Act>
           </Box>
           {revision && (
+            <Box color="muted" fontSize="14.5px">
+              {revision.tellApart || 'How to tell it apart is not said yet.'}
+              <Act look="quiet" minH="28px" px="6px" onClick={() => setChanging('revision')}>
+                change
+              </Act>
+            </Box>
+          )}
+          {revision && (
             <chakra.nav aria-label="Views of the notes" display="flex" gap="16px" ml="auto">
               {VIEWS.map(([one, words]) => (
                 <NavLink key={one} to={`/models/${sheet.model.id}/${revision.id}/${one}`}>
@@ -93,14 +101,6 @@ function ModelOf({
             </chakra.nav>
           )}
         </Box>
-        {revision && (
-          <Box color="muted" mt="2px">
-            {revision.tellApart || 'How to tell it apart is not said yet.'}
-            <Act look="quiet" minH="28px" onClick={() => setChanging('revision')}>
-              change
-            </Act>
-          </Box>
-        )}
         {changing !== 'nothing' && (
           <RevisionForm
             key={changing}

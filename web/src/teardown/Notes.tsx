@@ -98,7 +98,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
         borderRight="1px solid"
         borderColor="line"
         overflowY="auto"
-        maxH={{ lg: 'calc(100vh - 132px)' }}
+        maxH={{ lg: 'calc(100vh - 106px)' }}
       >
         <Proposals revision={notes.revisionId} />
         {steps.length === 0 && (
@@ -132,7 +132,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
         </Box>
         {notes.number > 0 && <WriteOut revision={notes.revisionId} />}
       </Box>
-      <Box p="12px 22px" bg="card" overflowY="auto" maxH={{ lg: 'calc(100vh - 132px)' }}>
+      <Box p="12px 22px" bg="card" overflowY="auto" maxH={{ lg: 'calc(100vh - 106px)' }}>
         {step ? (
           <StepForm
             key={step.id}

@@ -22,7 +22,7 @@ export function StepCard({
       gridTemplateColumns={[
         '1fr',
         marked.length > 0 ? '190px' : '',
-        step.photos.length > 0 ? '260px' : '',
+        step.photos.length > 0 ? '226px' : '',
       ].join(' ')}
       gap="14px"
       aria-live="polite"

@@ -60,8 +60,8 @@ function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
       {/* The card has its place whether or not a step is read: the map must not move under the pointer. */}
       <Box
         display="grid"
-        gridTemplateRows={{ base: 'auto auto', lg: 'minmax(0, 1fr) 214px' }}
-        h={{ lg: 'calc(100vh - 150px)' }}
+        gridTemplateRows={{ base: 'auto auto', lg: 'minmax(0, 1fr) 186px' }}
+        h={{ lg: 'calc(100vh - 106px)' }}
       >
         <Box p="10px 22px" overflow="auto">
           <Box color="muted" fontSize="14px" mb="6px">
@@ -93,7 +93,7 @@ function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
         borderColor="line"
         p="12px 20px"
         overflowY="auto"
-        maxH={{ lg: 'calc(100vh - 132px)' }}
+        maxH={{ lg: 'calc(100vh - 106px)' }}
         aria-label="The way"
       >
         <Trouble error={access.error} />

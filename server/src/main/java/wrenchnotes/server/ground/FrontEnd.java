@@ -35,22 +35,11 @@ public class FrontEnd implements WebMvcConfigurer {
                         CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
     }
 
-    /** The screens; a screen's own address works when typed, bookmarked or reloaded. */
+    /** A screen's own address works when typed, bookmarked or reloaded; a mistyped one ends up at the rack. */
     @Controller
     static class Screens {
 
-        @GetMapping({
-            "/rack",
-            "/checkin",
-            "/bench",
-            "/bench/**",
-            "/jobs/**",
-            "/models",
-            "/models/**",
-            "/drawers",
-            "/patterns",
-            "/team"
-        })
+        @GetMapping("/{room:(?!api$|actuator$|assets$)[^.]+}/**")
         String page() {
             return "forward:/index.html";
         }

@@ -57,6 +57,48 @@ class AccessPlanTest {
         }
     }
 
+    /** Larger than an exhaustive search can be: up to 13 steps, against the textbook's dynamic programme. */
+    @Property(tries = 150)
+    void agreesWithHeldAndKarpOnLongerWays(@ForAll long seed) {
+        Random random = new Random(seed);
+        List<PlanStep> steps = hard(random, 8 + random.nextInt(6));
+        Costs costs = new Costs(random.nextInt(4) * 0.5, random.nextInt(3) * 0.25, Side.BOTTOM);
+        AccessPlan plan = AccessPlan.to(steps, List.of("all"), costs);
+        assertThat(plan.exact()).isTrue();
+        assertThat(plan.best().minutes()).isCloseTo(HeldKarp.leastMinutes(steps, costs), ROUNDING);
+        assertCanBeDone(plan.best(), steps, List.of("all"), costs);
+    }
+
+    /** The price of a plan never falls when what it must reach grows, or when turning and changing get dearer. */
+    @Property(tries = 300)
+    void moreToReachAndDearerChangesNeverCostLess(@ForAll long seed) {
+        Random random = new Random(seed);
+        List<PlanStep> steps = randomSteps(random, 3 + random.nextInt(5));
+        Costs cheap = new Costs(0.5, 0.25, Side.TOP);
+        Costs dear = new Costs(1.5, 0.75, Side.TOP);
+        Optional<AccessPlan> one = planned(steps, List.of("c0"), cheap);
+        Optional<AccessPlan> both = planned(steps, List.of("c0", "c1"), cheap);
+        Optional<AccessPlan> dearer = planned(steps, List.of("c0"), dear);
+        assertThat(dearer.isPresent()).isEqualTo(one.isPresent());
+        one.ifPresent(plan -> {
+            assertThat(dearer.orElseThrow().best().minutes())
+                    .isGreaterThanOrEqualTo(plan.best().minutes() - 1e-6);
+            both.ifPresent(wider -> assertThat(wider.best().minutes())
+                    .isGreaterThanOrEqualTo(plan.best().minutes() - 1e-6));
+        });
+        assertThat(one.isEmpty() && both.isPresent())
+                .as("both, but not one of them")
+                .isFalse();
+    }
+
+    private static Optional<AccessPlan> planned(List<PlanStep> steps, List<String> targets, Costs costs) {
+        try {
+            return Optional.of(AccessPlan.to(steps, targets, costs));
+        } catch (Invalid e) {
+            return Optional.empty();
+        }
+    }
+
     private static void assertCanBeDone(Plan plan, List<PlanStep> steps, List<String> targets, Costs costs) {
         Set<String> met = new HashSet<>();
         Set<String> reached = new HashSet<>();

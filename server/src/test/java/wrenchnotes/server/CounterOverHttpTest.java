@@ -1,0 +1,228 @@
+package wrenchnotes.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static wrenchnotes.server.Client.body;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+
+/** The counter and the drawers over the real API: nothing asked twice, nothing lost, nothing in two places. */
+class CounterOverHttpTest {
+
+    @RegisterExtension
+    static final RunningShop SHOP = RunningShop.empty();
+
+    private static Client client;
+    private static SmallShop shop;
+
+    @BeforeAll
+    static void open() {
+        client = SHOP.client().asFirstLead();
+        shop = new SmallShop(client);
+    }
+
+    @Test
+    void aUnitIsFoundAgainByTagOrSerialHoweverItIsTyped() {
+        Map<String, Object> coming = shop.coming();
+        coming.put("serial", "HC-20-0093");
+        Client.Answer taken = client.post("/api/jobs", coming);
+        String tag = taken.body().get("tag").asString();
+        String number = tag.substring("WN-".length()).replaceFirst("^0+", "");
+        for (String typed : List.of(tag, tag.toLowerCase(java.util.Locale.ROOT), number, "wn" + number, "HC-20-0093")) {
+            JsonNode found = client.get("/api/units?find=" + typed).body();
+            assertThat(found.size()).as(typed).isEqualTo(1);
+            assertThat(found.get(0).get("unit").get("tag").asString()).isEqualTo(tag);
+        }
+        assertThat(client.get("/api/units?find=no-such").body().size()).isZero();
+
+        Map<String, Object> again = shop.coming();
+        again.put(
+                "unitId",
+                client.get("/api/units?find=" + tag).body().get(0).get("unit").get("id"));
+        assertThat(client.post("/api/jobs", again).detail()).contains(tag + " is in the shop already");
+    }
+
+    @Test
+    void anOwnerIsFoundByTheFirstLettersAndKeptOnce() {
+        Map<String, Object> coming = shop.coming();
+        coming.put("ownerName", "Ferryman Odd");
+        coming.put("ownerContact", "odd@example.org");
+        client.post("/api/jobs", coming);
+        JsonNode owners = client.get("/api/owners?find=ferry").body();
+        assertThat(owners.size()).isEqualTo(1);
+        coming.put("ownerId", owners.get(0).get("id"));
+        coming.put("ownerName", "");
+        long job = SmallShop.taken(client.post("/api/jobs", coming));
+        assertThat(shop.sheet(job).body().get("job").get("owner").get("contact").asString())
+                .isEqualTo("odd@example.org");
+        assertThat(client.get("/api/owners?find=ferry").body().size()).isEqualTo(1);
+    }
+
+    @Test
+    void aResaleUnitMayBelongToNobodyOrToSomebodyItIsSoldFor() {
+        Map<String, Object> own = shop.coming();
+        own.put("ownership", "RESALE");
+        own.put("ownerName", "");
+        assertThat(shop.sheet(SmallShop.taken(client.post("/api/jobs", own)))
+                        .body()
+                        .get("job")
+                        .has("owner"))
+                .isFalse();
+        own.put("ownerName", "Widow Strand");
+        JsonNode job = shop.sheet(SmallShop.taken(client.post("/api/jobs", own)))
+                .body()
+                .get("job");
+        assertThat(job.get("ownership").asString()).isEqualTo("RESALE");
+        assertThat(job.get("owner").get("name").asString()).isEqualTo("Widow Strand");
+    }
+
+    @Test
+    void twoUnitsNeverStandInOneSlot() {
+        Map<String, Object> first = shop.coming();
+        first.put("slot", "C3");
+        long job = SmallShop.taken(client.post("/api/jobs", first));
+        Client.Answer refused = client.post("/api/jobs", first);
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.detail()).startsWith("Slot C3 holds WN-").endsWith("pick another");
+        assertThat(strings(client.get("/api/checkin").body().get("freeSlots")))
+                .doesNotContain("C3")
+                .contains("C4");
+        shop.mended(job, "CLEANED", null);
+        assertThat(strings(client.get("/api/checkin").body().get("freeSlots")))
+                .as("a handed over unit frees its slot")
+                .contains("C3");
+    }
+
+    @Test
+    void whatIsCorrectedAtTheCounterKeepsWhatStoodThere() {
+        Map<String, Object> coming = shop.coming();
+        coming.put(
+                "arrival",
+                body(
+                        "complaint", "hums",
+                        "symptoms", List.of(Map.of("name", "hums", "present", true)),
+                        "marks", List.of("SEAL_WHOLE"),
+                        "belongings", List.of("mains lead"),
+                        "missing", List.of(Map.of("thing", "case", "count", 2))));
+        long job = SmallShop.taken(client.post("/api/jobs", coming));
+        long version = shop.sheet(job).body().get("job").get("version").asLong();
+        Map<String, Object> correction = body(
+                "serial",
+                "",
+                "revisionId",
+                shop.revision,
+                "arrival",
+                body(
+                        "complaint", "hums and crackles",
+                        "symptoms",
+                                List.of(
+                                        Map.of("name", "hums", "present", true),
+                                        Map.of("name", "no sound", "present", false)),
+                        "marks", List.of("SEAL_BROKEN"),
+                        "belongings", List.of("mains lead", "remote"),
+                        "missing", List.of(Map.of("thing", "case", "count", 1))));
+        assertThat(client.put("/api/jobs/" + job + "/arrival", version, correction)
+                        .status())
+                .isEqualTo(200);
+        JsonNode sheet = shop.sheet(job).body();
+        assertThat(sheet.get("missing").get(0).get("count").asInt()).isEqualTo(1);
+        assertThat(strings(sheet.get("belongings"))).containsExactly("mains lead", "remote");
+        assertThat(sheet.get("story").get(0).get("words").asString())
+                .contains(
+                        "Complaint: hums → hums and crackles",
+                        "Symptoms: hums → hums, not no sound",
+                        "[SEAL_WHOLE] → [SEAL_BROKEN]",
+                        "Came with: mains lead → mains lead, remote");
+        // Before and after lie in the journal as data, not only as words.
+        JdbcClient jdbc = SHOP.bean(JdbcClient.class);
+        assertThat(jdbc.sql("""
+                                SELECT json_extract(before, '$.arrival.complaint') || ' / ' ||
+                                       json_extract(after, '$.arrival.complaint')
+                                FROM journal
+                                WHERE job_id = :job AND before IS NOT NULL
+                                """).param("job", job).query(String.class).single()).isEqualTo("hums / hums and crackles");
+
+        Map<String, Object> tooMany = shop.coming();
+        tooMany.put("arrival", body("missing", List.of(Map.of("thing", "case", "count", 5))));
+        assertThat(client.post("/api/jobs", tooMany).detail()).isEqualTo("5 × case missing, but there are only 4");
+        shop.in(job, "lid");
+        assertThat(client.put(
+                                "/api/jobs/" + job + "/arrival",
+                                version + 1,
+                                body("serial", "", "revisionId", otherRevision(), "arrival", body("complaint", "")))
+                        .detail())
+                .as("the ledger runs on the notes it was opened with")
+                .contains("the revision cannot change");
+    }
+
+    private static long otherRevision() {
+        return client.post(
+                        "/api/models/" + shop.model + "/revisions",
+                        body("name", "R" + System.nanoTime(), "tellApart", ""))
+                .id();
+    }
+
+    @Test
+    void stockIsTheSumOfWhatCameAndWent() {
+        Client.Answer part = client.post(
+                "/api/parts", body("drawer", "7", "name", "fan 40 mm", "what", "", "eachMinor", 450, "count", 3));
+        long id = part.id();
+        assertThat(client.post(
+                                "/api/parts",
+                                body("drawer", "7", "name", "fan 40 mm", "what", "", "eachMinor", 1, "count", 1))
+                        .status())
+                .as("one line for one part in one drawer")
+                .isEqualTo(400);
+        assertThat(client.post("/api/parts/" + id + "/stock", body("count", 5, "why", "order came in"))
+                        .body()
+                        .get("count")
+                        .asInt())
+                .isEqualTo(8);
+        long job = shop.takenIn();
+        shop.in(job, "lid");
+        assertThat(shop.finding(job, "dry", "REPLACED", id).status()).isEqualTo(201);
+        assertThat(count(id)).isEqualTo(7);
+        assertThat(shop.sheet(job).body().get("partsMinor").asLong()).isEqualTo(450);
+        // What was paid stays what was paid, whatever the next one costs.
+        long version = client.get("/api/parts").body().values().stream()
+                .filter(one -> one.get("id").asLong() == id)
+                .findFirst()
+                .orElseThrow()
+                .get("version")
+                .asLong();
+        Map<String, Object> dearer = body("drawer", "7", "name", "fan 40 mm", "what", "", "eachMinor", 900, "count", 0);
+        assertThat(client.put("/api/parts/" + id, version, dearer).status()).isEqualTo(200);
+        assertThat(client.put("/api/parts/" + id, version, dearer).status()).isEqualTo(412);
+        assertThat(shop.sheet(job).body().get("partsMinor").asLong()).isEqualTo(450);
+        assertThat(count(id))
+                .as("changing what is said of a part does not change its count")
+                .isEqualTo(7);
+        assertThat(SHOP.bean(JdbcClient.class)
+                        .sql("SELECT SUM(change) FROM stock_entry WHERE part_id = :part")
+                        .param("part", id)
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(7);
+    }
+
+    private static int count(long part) {
+        return client.get("/api/parts").body().values().stream()
+                .filter(one -> one.get("id").asLong() == part)
+                .findFirst()
+                .orElseThrow()
+                .get("count")
+                .asInt();
+    }
+
+    private static List<String> strings(JsonNode array) {
+        return StreamSupport.stream(array.values().spliterator(), false)
+                .map(JsonNode::asString)
+                .toList();
+    }
+}

@@ -1,0 +1,201 @@
+package wrenchnotes.server.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wrenchnotes.server.Client;
+import wrenchnotes.server.PackagedShop;
+
+/** What goes wrong on a shop floor: the network drops, two hands on one unit, a small screen, an address mistyped. */
+class ShopFloorIT {
+
+    private static final List<String> ROOMS = List.of("Rack", "Check-in", "Bench", "Models", "Drawers", "Patterns");
+
+    @TempDir
+    static Path data;
+
+    private static PackagedShop shop;
+    private Window window;
+    private Page page;
+
+    @BeforeAll
+    static void openTheShop() throws Exception {
+        shop = PackagedShop.start(data, "--wrenchnotes.demo=true");
+    }
+
+    @AfterAll
+    static void closeTheShop() {
+        shop.close();
+    }
+
+    @BeforeEach
+    void open() {
+        window = Window.on(shop.url());
+        page = window.page();
+        window.signIn("wren", "quay");
+    }
+
+    @AfterEach
+    void close() {
+        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/shop-floor-last.png")));
+        assertThat(window.complaints()).as("errors of scripts").isEmpty();
+        window.close();
+    }
+
+    @Test
+    void aKeyPressSurvivesADroppedConnectionAndCountsOnce() {
+        String job = openOnTheBench();
+        Client reader = new Client(shop.url()).signedIn("wren", "quay");
+        int before = stepsIn(reader, job);
+        // The answer is lost on the way back: the press was done, and its retry must not do it twice.
+        boolean[] lost = {false};
+        page.route("**/bench/steps/**", route -> {
+            if (!lost[0]) {
+                lost[0] = true;
+                route.fetch();
+                route.abort("connectionreset");
+            } else {
+                route.resume();
+            }
+        });
+        page.keyboard().press("Space");
+        window.says("Steps in: " + (before + 1));
+        assertThat(lost[0]).isTrue();
+        assertThat(stepsIn(reader, job)).isEqualTo(before + 1);
+
+        // No network at all: the page says so, loses nothing, and goes on when it is back.
+        page.unroute("**/bench/steps/**");
+        page.context().setOffline(true);
+        page.keyboard().press("u");
+        page.getByText("does not answer").waitFor(new Locator.WaitForOptions().setTimeout(20_000));
+        assertThat(stepsIn(reader, job)).isEqualTo(before + 1);
+        page.context().setOffline(false);
+        page.keyboard().press("u");
+        window.says("Steps in: " + before);
+        assertThat(stepsIn(reader, job)).isEqualTo(before);
+    }
+
+    @Test
+    void theSecondHandOnAUnitIsToldAndSeesHowItStandsNow() {
+        String job = openOnTheBench();
+        Client other = new Client(shop.url()).signedIn("tobias", "quay");
+        int before = stepsIn(other, job);
+        String next =
+                other.get("/api/jobs/" + job + "/bench").body().get("nextIn").asString();
+        other.bench(Long.parseLong(job), "steps/" + next + "/in", java.util.Map.of("found", List.of()));
+        // Wren has not seen that yet and presses on.
+        page.keyboard().press("Space");
+        window.says("changed by somebody else meanwhile", "Steps in: " + (before + 1));
+        assertThat(stepsIn(other, job))
+                .as("nothing was done over tobias's step")
+                .isEqualTo(before + 1);
+        other.bench(Long.parseLong(job), "back", "");
+    }
+
+    @Test
+    void everyRoomFitsASmallScreenAndAnswersTheKeyboard() {
+        page.setViewportSize(390, 800);
+        for (String room : ROOMS) {
+            window.goTo(room);
+            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            int wider = (int) page.evaluate("() => document.documentElement.scrollWidth - window.innerWidth");
+            assertThat(wider)
+                    .as(room + " can be read without scrolling sideways")
+                    .isLessThanOrEqualTo(0);
+        }
+        page.setViewportSize(1280, 800);
+        for (String room : ROOMS) {
+            window.goTo(room);
+            page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+            // The counter starts in its first field, where letters are letters.
+            page.evaluate("() => document.activeElement.blur()");
+            page.keyboard().press("?");
+            window.says("Keys of this screen", "Back to work");
+            page.keyboard().press("Escape");
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Keys of this screen"))
+                    .waitFor(gone());
+            // From the top, Tab reaches something on every screen, and what has the focus can be seen.
+            page.keyboard().press("Tab");
+            String outline = (String) page.evaluate("() => getComputedStyle(document.activeElement).outlineStyle");
+            assertThat(outline).as(room).isEqualTo("solid");
+            window.assertAccessible();
+        }
+    }
+
+    @Test
+    void aWrongAddressAWrongPasswordAndALostSessionSayWhatToDo() {
+        page.navigate("/jobs/987654");
+        window.says("There is no job 987654");
+        page.navigate("/nowhere/at/all");
+        window.says("Pick up next");
+
+        page.context().clearCookies();
+        window.goTo("Drawers");
+        page.getByLabel("Password").waitFor();
+        page.getByLabel("Name").fill("wren");
+        page.getByLabel("Password").fill("not it");
+        window.click("Sign in");
+        window.says("do not fit together");
+        window.assertAccessible();
+        page.getByLabel("Password").fill("quay");
+        window.click("Sign in");
+        window.says("hinge ribbon");
+        page.getByText("Sign out").click();
+        page.getByLabel("Password").waitFor();
+    }
+
+    @Test
+    void theFinderKnowsTagsWordsAndWhenThereIsTooMuch() {
+        Locator finder = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"));
+        page.keyboard().press("f");
+        page.keyboard().type("pellworth");
+        page.getByRole(AriaRole.OPTION).first().waitFor();
+        assertThat(page.getByRole(AriaRole.OPTION).count())
+                .as("no more than can be looked over")
+                .isLessThanOrEqualTo(21);
+        finder.fill("xyzzy nothing");
+        window.says("Nothing");
+        finder.fill("WN-0007");
+        page.getByRole(AriaRole.OPTION).first().waitFor();
+        page.keyboard().press("Enter");
+        window.says("The story so far");
+        assertThat(page.url()).matches(".*/jobs/\\d+");
+    }
+
+    /** Goes to a unit that lies open with steps left to do; gives its job. */
+    private String openOnTheBench() {
+        Client reader = new Client(shop.url()).signedIn("wren", "quay");
+        for (var row : reader.get("/api/rack").body().get("next").values()) {
+            long job = row.get("jobId").asLong();
+            var bench = reader.get("/api/jobs/" + job + "/bench").body();
+            if (row.get("opened").asBoolean()
+                    && bench.has("nextIn")
+                    && bench.get("canStepBack").asBoolean()) {
+                page.navigate("/bench/" + job);
+                window.says("Off to tray");
+                return String.valueOf(job);
+            }
+        }
+        throw new IllegalStateException("The demo shop has a unit that lies open");
+    }
+
+    private static int stepsIn(Client reader, String job) {
+        return (int) reader.get("/api/jobs/" + job + "/bench").body().get("steps").values().stream()
+                .filter(step -> step.get("open").asBoolean())
+                .count();
+    }
+
+    private static Locator.WaitForOptions gone() {
+        return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
+    }
+}

@@ -49,6 +49,19 @@ export function Fastener({
   );
 }
 
+/** One fastener as a picture of its own, in a line of text or a list. */
+export function FastenerPicture({ group, shape, scale }: { group: Group; shape: Shape; scale: number }) {
+  return (
+    <svg
+      width={fastenerWidthMm(group, shape) * scale + 6}
+      height={shape.headDiameterMm * scale + 6}
+      aria-hidden="true"
+    >
+      <Fastener group={group} shape={shape} scale={scale} x={2} y={(shape.headDiameterMm * scale) / 2 + 3} />
+    </svg>
+  );
+}
+
 type Tones = { body: string; edge: string; light: string };
 
 function Top({ group, radius: r, body, edge, light }: { group: Group; radius: number } & Tones) {

@@ -1,16 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
-import { Act } from '../parts/Buttons';
+import { FilePick } from '../parts/FilePick';
 import { Trouble } from '../parts/States';
 
 /** Notes from a file: checked as a whole before anything is taken from it. */
 export function TakeIn() {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const picker = useRef<HTMLInputElement>(null);
   const take = useMutation({
     mutationFn: async (file: File) => {
       const text = await file.text();
@@ -28,23 +26,14 @@ export function TakeIn() {
         A teardown that another shop, or this one, has written out as JSON. The whole file is taken, or
         nothing.
       </Box>
-      <chakra.input
-        ref={picker}
-        type="file"
+      <FilePick
+        name="Teardown file"
         accept=".json,application/json"
-        aria-label="Teardown file"
-        display="none"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) {
-            take.mutate(file);
-          }
-        }}
-      />
-      <Act disabled={take.isPending} onClick={() => picker.current?.click()}>
+        busy={take.isPending}
+        picked={(file) => take.mutate(file)}
+      >
         {take.isPending ? 'Reading it…' : 'Take in a file'}
-      </Act>
+      </FilePick>
       <Trouble error={take.error} />
     </Box>
   );

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { fastenerWords, sideWords } from '../api/words';
-import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
+import { FastenerPicture } from '../drawing/Fastener';
 import { MarkedPhoto } from '../drawing/MarkedPhoto';
 import { SideOutline } from '../drawing/SideOutline';
 import { Caution } from '../parts/States';
@@ -46,21 +46,7 @@ export function StepCard({
               <chakra.span fontFamily="mono" color="brassInk" fontWeight={600} whiteSpace="nowrap">
                 {group.count} ×
               </chakra.span>
-              {shape && (
-                <svg
-                  width={fastenerWidthMm(group, shape) * scale + 6}
-                  height={shape.headDiameterMm * scale + 6}
-                  aria-hidden="true"
-                >
-                  <Fastener
-                    group={group}
-                    shape={shape}
-                    scale={scale}
-                    x={2}
-                    y={(shape.headDiameterMm * scale) / 2 + 3}
-                  />
-                </svg>
-              )}
+              {shape && <FastenerPicture group={group} shape={shape} scale={scale} />}
               <span>
                 {group.label}: {fastenerWords(group)}
                 {group.hides && `, under the ${group.hides}`}

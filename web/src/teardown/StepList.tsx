@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { sideWords } from '../api/words';
-import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
+import { FastenerPicture } from '../drawing/Fastener';
 
 type Step = Schemas['Step'];
 
@@ -122,23 +122,7 @@ function Off({ step, shapes }: { step: Step; shapes: Schemas['NotesView']['shape
         return (
           <chakra.span key={group.id} display="inline-flex" alignItems="center" gap="5px" fontFamily="mono">
             {group.count} ×
-            {shape ? (
-              <svg
-                width={fastenerWidthMm(group, shape) * scale + 6}
-                height={shape.headDiameterMm * scale + 6}
-                aria-hidden="true"
-              >
-                <Fastener
-                  group={group}
-                  shape={shape}
-                  scale={scale}
-                  x={2}
-                  y={(shape.headDiameterMm * scale) / 2 + 3}
-                />
-              </svg>
-            ) : (
-              ` ${group.label}`
-            )}
+            {shape ? <FastenerPicture group={group} shape={shape} scale={scale} /> : ` ${group.label}`}
           </chakra.span>
         );
       })}

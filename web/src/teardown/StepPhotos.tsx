@@ -1,10 +1,11 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { MARKS, MarkedPhoto } from '../drawing/MarkedPhoto';
 import { Act, Chip } from '../parts/Buttons';
 import { Row, Text } from '../parts/Fields';
+import { FilePick } from '../parts/FilePick';
 import { Trouble } from '../parts/States';
 
 type Photo = Schemas['Photo'];
@@ -12,7 +13,6 @@ type Kind = Schemas['Mark']['kind'];
 
 /** Pictures of a step: taken in, said what they show, and marked. */
 export function StepPhotos({ photos, set }: { photos: Photo[]; set: (photos: Photo[]) => void }) {
-  const picker = useRef<HTMLInputElement>(null);
   const take = useMutation({
     mutationFn: (file: File) =>
       answer(
@@ -34,23 +34,9 @@ export function StepPhotos({ photos, set }: { photos: Photo[]; set: (photos: Pho
           remove={() => set(photos.filter((_, at) => at !== n))}
         />
       ))}
-      <chakra.input
-        ref={picker}
-        type="file"
-        accept="image/*"
-        aria-label="Photo file"
-        display="none"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) {
-            take.mutate(file);
-          }
-        }}
-      />
-      <Act disabled={take.isPending} onClick={() => picker.current?.click()}>
+      <FilePick name="Photo file" accept="image/*" busy={take.isPending} picked={(file) => take.mutate(file)}>
         {take.isPending ? 'Taking it in…' : 'A photo'}
-      </Act>
+      </FilePick>
       <Trouble error={take.error} />
     </Row>
   );

@@ -121,7 +121,7 @@ class ShopFloorIT {
             page.evaluate("() => document.activeElement.blur()");
             page.keyboard().press("?");
             window.says("Keys of this screen", "Back to work");
-            page.keyboard().press("Escape");
+            window.click("Back to work");
             page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Keys of this screen"))
                     .waitFor(gone());
             // From the top, Tab reaches something on every screen, and what has the focus can be seen.

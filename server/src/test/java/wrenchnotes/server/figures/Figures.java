@@ -49,7 +49,7 @@ public final class Figures {
         }
 
         static Screen seldom(String name, String path) {
-            return new Screen(name, List.of(path), 60, 20);
+            return new Screen(name, List.of(path), 30, 10);
         }
     }
 

@@ -7,7 +7,7 @@ import java.util.Random;
 /** How long plans take to make: part of {@code make bench}. */
 public final class PlanTimes {
 
-    private static final int TIMES = 40;
+    private static final int TIMES = 20;
 
     private PlanTimes() {}
 

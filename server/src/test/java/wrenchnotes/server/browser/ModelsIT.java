@@ -225,7 +225,7 @@ class ModelsIT {
         window.says("stripe to the edge");
         field("Why this change").fill("a picture of it");
         window.click("Save the notes");
-        window.says("Version 3, ines");
+        window.says(": a picture of it");
         // To be read on the map: the mark says what it is.
         page.getByText("Way in").click();
         page.getByLabel("Access map").getByRole(AriaRole.BUTTON).first().hover();

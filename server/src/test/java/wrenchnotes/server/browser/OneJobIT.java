@@ -159,7 +159,7 @@ class OneJobIT {
 
     private void theFaultIsFound() {
         page.getByText("Job sheet of WN-0001").click();
-        says("Open, 2 steps in");
+        says("The story so far", "Open, 2 steps in");
         page.keyboard().press("n");
         field("Component").fill("drive belt");
         field("What is wrong").fill("stretched");
@@ -220,7 +220,7 @@ class OneJobIT {
 
     private void itIsCheckedAndAFailedCheckReopensIt() {
         page.getByText("Job sheet of WN-0001").click();
-        says("Closed: check it before it goes");
+        says("The story so far", "Closed: check it before it goes");
         check("loads and plays", "passed");
         says("Done: say how it ended");
         check("plays for an hour", "failed");
@@ -239,6 +239,7 @@ class OneJobIT {
     }
 
     private void check(String what, String verdict) {
+        says("At the counter");
         page.keyboard().press("k");
         field("What was tried").fill(what);
         field("With which disc, tape or load").fill("disc 3");

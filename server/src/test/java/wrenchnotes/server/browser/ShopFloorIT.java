@@ -114,12 +114,15 @@ class ShopFloorIT {
                     .isLessThanOrEqualTo(0);
         }
         page.setViewportSize(1280, 800);
+        window.goTo("Rack");
+        window.says("Pick up next");
+        page.keyboard().press("?");
+        window.says("Back to work");
+        window.click("Back to work");
         for (String room : ROOMS) {
             window.goTo(room);
             page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-            // The counter starts in its first field, where letters are letters.
-            page.evaluate("() => document.activeElement.blur()");
-            page.keyboard().press("?");
+            window.click("Keys of this screen");
             window.says("Keys of this screen", "Back to work");
             window.click("Back to work");
             page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Keys of this screen"))

@@ -7,8 +7,7 @@ import java.util.OptionalDouble;
 /**
  * What to ask whoever has typed in a fastener: a question, never a refusal, since odd threads exist.
  *
- * <p>Metric coarse threads: ISO 261 (published). Tapping screws: ISO 1478 (published; values from memory). Driver sizes
- * across points: ISO 10664 (published; from memory).
+ * <p>Metric coarse threads: ISO 261 (published). Tapping screws: ISO 1478 (published; values from memory).
  */
 public final class ThreadQuestion {
 

@@ -76,6 +76,15 @@ public record Picture(String hash, int width, int height, byte[] jpeg) {
             throw new Invalid(
                     "photos", "Photo " + hash + " is not the picture that its name says: the file is damaged");
         }
+        boolean bare = jpeg.length > 2
+                && (jpeg[0] & 0xFF) == 0xFF
+                && (jpeg[1] & 0xFF) == 0xD8
+                && !new String(jpeg, StandardCharsets.ISO_8859_1).contains("Exif\0\0");
+        if (!bare) {
+            throw new Invalid(
+                    "photos",
+                    "Photo " + hash + " is no JPEG as it is kept here, or still carries what the camera wrote into it");
+        }
         try {
             refuseTooMany(jpeg);
             var image = ImageIO.read(new ByteArrayInputStream(jpeg));

@@ -48,6 +48,10 @@ class PictureTest {
         byte[] cut = jpeg(300, 200);
         refused(java.util.Arrays.copyOf(cut, 40), "no picture");
         assertThatThrownBy(() -> Picture.kept("0".repeat(64), cut)).hasMessageContaining("damaged");
+        // A file from elsewhere must not bring in what taking a photo strips.
+        byte[] tagged = withExif(cut, 1, "52.1,4.3");
+        assertThatThrownBy(() -> Picture.kept(Picture.sha256(tagged), tagged)).hasMessageContaining("camera");
+        assertThat(Picture.kept(Picture.sha256(cut), cut).width()).isEqualTo(300);
     }
 
     private static void refused(byte[] file, String... words) {

@@ -13,7 +13,7 @@ import wrenchnotes.core.unit.Invalid;
 public record Move(String thing, Account from, Account to, int count, String reason) {
 
     public Move {
-        Checked.text("thing", thing, 40);
+        Checked.text("thing", thing, 80);
         Checked.present("from", from);
         Checked.present("to", to);
         Checked.within("count", count, 1, 99);

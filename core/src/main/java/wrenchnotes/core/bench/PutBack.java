@@ -16,7 +16,7 @@ import wrenchnotes.core.unit.Refused;
 public record PutBack(String thing, int back, int replaced, int leftOut, String reason) {
 
     public PutBack {
-        Checked.text("thing", thing, 40);
+        Checked.text("thing", thing, 80);
         Checked.within("back", back, 0, 99);
         Checked.within("replaced", replaced, 0, 99);
         Checked.within("leftOut", leftOut, 0, 99);

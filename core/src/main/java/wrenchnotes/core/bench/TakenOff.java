@@ -15,7 +15,7 @@ import wrenchnotes.core.unit.Refused;
 public record TakenOff(String thing, int toTray, int missing, int broken) {
 
     public TakenOff {
-        Checked.text("thing", thing, 40);
+        Checked.text("thing", thing, 80);
         Checked.within("toTray", toTray, 0, 99);
         Checked.within("missing", missing, 0, 99);
         Checked.within("broken", broken, 0, 99);

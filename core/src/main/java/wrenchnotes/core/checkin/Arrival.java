@@ -38,7 +38,7 @@ public record Arrival(
      */
     public record Missing(String thing, int count) {
         public Missing {
-            thing = Checked.text("thing", thing, 40);
+            thing = Checked.text("thing", thing, 80);
             Checked.within("count", count, 1, 99);
         }
     }

@@ -12,11 +12,15 @@ import wrenchnotes.core.unit.Checked;
 public record Connector(String id, String label, String mark, Boolean keyed, String latch) implements Thing {
 
     public Connector {
-        id = Checked.text("id", id, 40);
+        id = Checked.text("id", id, 80);
         label = Checked.text("label", label, 80);
         mark = Checked.optionalText("mark", mark, 200);
         keyed = keyed != null && keyed;
         latch = Checked.optionalText("latch", latch, 60);
+    }
+
+    Connector withId(String other) {
+        return new Connector(other, label, mark, keyed, latch);
     }
 
     @Override

@@ -30,7 +30,7 @@ public record FastenerGroup(
         implements Thing {
 
     public FastenerGroup {
-        id = Checked.text("id", id, 40);
+        id = Checked.text("id", id, 80);
         label = Checked.text("label", label, 80);
         Checked.present("head", head);
         size = Checked.optionalText("size", size, 12);
@@ -57,6 +57,15 @@ public record FastenerGroup(
         String under = hides.isEmpty() ? "" : ", under the " + hides;
         return count + " " + lower(head) + driver + ", " + number(diameterMm) + " × " + number(lengthMm) + " mm" + form
                 + ", " + lower(finish) + under;
+    }
+
+    /** The same group with another count. */
+    public FastenerGroup counting(int others) {
+        return new FastenerGroup(id, label, head, size, thread, diameterMm, lengthMm, finish, others, hides, spots);
+    }
+
+    FastenerGroup withId(String other) {
+        return new FastenerGroup(other, label, head, size, thread, diameterMm, lengthMm, finish, count, hides, spots);
     }
 
     private static String lower(Enum<?> one) {

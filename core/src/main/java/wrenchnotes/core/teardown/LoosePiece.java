@@ -11,9 +11,13 @@ import wrenchnotes.core.unit.Checked;
 public record LoosePiece(String id, String label, String hint, int count) implements Thing {
 
     public LoosePiece {
-        id = Checked.text("id", id, 40);
+        id = Checked.text("id", id, 80);
         label = Checked.text("label", label, 80);
         hint = Checked.optionalText("hint", hint, 200);
         Checked.within("count", count, 1, 99);
+    }
+
+    LoosePiece withId(String other) {
+        return new LoosePiece(other, label, hint, count);
     }
 }

@@ -14,10 +14,11 @@ import java.util.stream.Collectors;
  * How one teardown differs from another, step by step: two revisions, or two versions of one. Steps and things are the
  * same when they have the same id.
  *
+ * @param whole what differs in what is said of the revision as a whole, a line each
  * @param steps those that differ, in the order of the later notes, gone ones last
  * @param orderChanged whether the steps that both have stand in another order
  */
-public record NotesDiff(List<StepDiff> steps, boolean orderChanged) {
+public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderChanged) {
 
     public enum Sort {
         ADDED,
@@ -44,11 +45,41 @@ public record NotesDiff(List<StepDiff> steps, boolean orderChanged) {
                 .filter(step -> !after.containsKey(step.id()))
                 .map(step -> new StepDiff(step.id(), step.title(), Sort.GONE, List.of()))
                 .forEach(steps::add);
-        return new NotesDiff(steps, !common(before, after).equals(common(after, before)));
+        return new NotesDiff(
+                overviews(earlier.overview(), later.overview()),
+                steps,
+                !common(before, after).equals(common(after, before)));
     }
 
     public boolean nothing() {
-        return steps.isEmpty() && !orderChanged;
+        return whole.isEmpty() && steps.isEmpty() && !orderChanged;
+    }
+
+    private static List<String> overviews(Overview was, Overview is) {
+        List<String> lines = new ArrayList<>();
+        line(lines, "before step one", was.before(), is.before());
+        listed(
+                lines,
+                "service mode",
+                was.modes(),
+                is.modes(),
+                mode -> mode.name() + ": " + mode.keys() + (mode.shows().isEmpty() ? "" : ", shows " + mode.shows()));
+        listed(
+                lines,
+                "check",
+                was.checks(),
+                is.checks(),
+                check -> check.what() + ", " + check.stage().words()
+                        + (check.load().isEmpty() ? "" : ", with " + check.load())
+                        + (check.times() > 1 ? ", " + check.times() + " times" : ""));
+        listed(lines, "watch point", was.watch(), is.watch(), Overview.WatchPoint::words);
+        return lines;
+    }
+
+    private static <T> void listed(
+            List<String> lines, String what, List<T> was, List<T> is, Function<T, String> words) {
+        is.stream().filter(one -> !was.contains(one)).forEach(one -> lines.add(what + " added: " + words.apply(one)));
+        was.stream().filter(one -> !is.contains(one)).forEach(one -> lines.add(what + " gone: " + words.apply(one)));
     }
 
     private static List<String> common(Map<String, Step> of, Map<String, Step> with) {

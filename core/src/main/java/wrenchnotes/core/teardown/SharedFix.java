@@ -28,7 +28,7 @@ public final class SharedFix {
 
     /** {@code other} with these steps of {@code from} in place of its own. */
     public static Teardown taken(Teardown other, Teardown from, Set<String> steps) {
-        return Teardown.of(other.steps().stream()
+        return other.withSteps(other.steps().stream()
                 .map(step -> steps.contains(step.id()) ? from.step(step.id()) : step)
                 .toList());
     }

@@ -53,7 +53,7 @@ public record Step(
         List<Photo> photos) {
 
     public Step {
-        id = Checked.text("id", id, 40);
+        id = Checked.text("id", id, 80);
         title = Checked.text("title", title, 120);
         how = Checked.optionalText("how", how, 2000);
         caution = Checked.optionalText("caution", caution, 500);
@@ -65,7 +65,7 @@ public record Step(
         connectors = listed(connectors);
         pieces = listed(pieces);
         exposes = sorted(exposes);
-        insteadOf = Checked.optionalText("insteadOf", insteadOf, 40);
+        insteadOf = Checked.optionalText("insteadOf", insteadOf, 80);
         partsMinor = partsMinor == null ? 0L : partsMinor;
         Checked.within("partsMinor", partsMinor.doubleValue(), 0, 100_000_000);
         reversible = reversible == null || reversible;
@@ -96,31 +96,20 @@ public record Step(
 
     /** The same step in another shop, whose components have other ids. */
     public Step exposing(Set<Long> components) {
-        return new Step(
-                id,
-                title,
-                how,
-                caution,
-                needs,
-                side,
-                tool,
-                minutes,
-                fasteners,
-                connectors,
-                pieces,
-                components,
-                insteadOf,
-                partsMinor,
-                reversible,
-                mustBeTrue,
-                closeUp,
-                backAfter,
-                waitHours,
-                photos);
+        return copy(fasteners, components, photos);
     }
 
     /** The same step with these pictures. */
     public Step showing(List<Photo> pictures) {
+        return copy(fasteners, exposes, pictures);
+    }
+
+    /** The same step with these fasteners. */
+    public Step takingOff(List<FastenerGroup> groups) {
+        return copy(groups, exposes, photos);
+    }
+
+    private Step copy(List<FastenerGroup> groups, Set<Long> components, List<Photo> pictures) {
         return new Step(
                 id,
                 title,
@@ -130,10 +119,10 @@ public record Step(
                 side,
                 tool,
                 minutes,
-                fasteners,
+                groups,
                 connectors,
                 pieces,
-                exposes,
+                components,
                 insteadOf,
                 partsMinor,
                 reversible,

@@ -14,17 +14,19 @@ import java.util.stream.Stream;
 import wrenchnotes.core.unit.Invalid;
 
 /**
- * The notes of one revision in the order they are written. Right by construction: step and thing ids are unique, every
+ * The notes of one revision: its overview, and its steps in the order they are written. Right by construction: step and thing ids are unique, every
  * need names a step or a group of these notes, and no step needs itself or waits for itself by a detour.
  */
 public final class Teardown {
 
     private static final int MOST_STEPS = 200;
 
+    private final Overview overview;
     private final List<Step> steps;
     private final Map<String, Step> byId = new HashMap<>();
 
-    private Teardown(List<Step> steps) {
+    private Teardown(Overview overview, List<Step> steps) {
+        this.overview = overview;
         this.steps = List.copyOf(steps);
         if (steps.size() > MOST_STEPS) {
             throw new Invalid("steps", steps.size() + " steps; notes hold at most " + MOST_STEPS);
@@ -76,11 +78,23 @@ public final class Teardown {
 
     /** @throws Invalid naming the step and field at fault, or the circle of steps that need each other */
     public static Teardown of(List<Step> steps) {
-        return new Teardown(steps);
+        return of(Overview.NONE, steps);
+    }
+
+    /**
+     * @param overview what holds for the revision as a whole
+     * @throws Invalid as {@link #of(List)}
+     */
+    public static Teardown of(Overview overview, List<Step> steps) {
+        return new Teardown(overview, steps);
     }
 
     public static Teardown empty() {
-        return new Teardown(List.of());
+        return of(List.of());
+    }
+
+    public Overview overview() {
+        return overview;
     }
 
     public List<Step> steps() {
@@ -107,9 +121,18 @@ public final class Teardown {
      */
     public Teardown with(Step corrected) {
         step(corrected.id());
-        return of(steps.stream()
+        return withSteps(steps.stream()
                 .map(step -> step.id().equals(corrected.id()) ? corrected : step)
                 .toList());
+    }
+
+    /**
+     * Other steps under the same overview.
+     *
+     * @throws Invalid if they do not hold together
+     */
+    public Teardown withSteps(List<Step> others) {
+        return of(overview, others);
     }
 
     /** How many steps it takes to open all of it: of several that do the same, one. */
@@ -195,11 +218,11 @@ public final class Teardown {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Teardown that && steps.equals(that.steps);
+        return other instanceof Teardown that && steps.equals(that.steps) && overview.equals(that.overview);
     }
 
     @Override
     public int hashCode() {
-        return steps.hashCode();
+        return 31 * overview.hashCode() + steps.hashCode();
     }
 }

@@ -29,7 +29,7 @@ public record PlanStep(
         boolean reversible) {
 
     public PlanStep {
-        id = Checked.text("id", id, 40);
+        id = Checked.text("id", id, 80);
         needs = needs == null ? List.of() : List.copyOf(needs);
         Checked.present("side", side);
         tool = Checked.optionalText("tool", tool, 30);

@@ -1,0 +1,71 @@
+package wrenchnotes.core.teardown;
+
+import java.util.List;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.unit.Checked;
+
+/**
+ * What the notes say of the revision as a whole, beside its steps. Whatever is left out (null) is empty.
+ *
+ * @param before the state the unit must be in before step one: "drawer out, then unplug"
+ * @param modes service modes and how to enter them
+ * @param checks what to test on this revision, and at which stage
+ * @param watch what to look at because it is often wrong
+ */
+public record Overview(String before, List<ServiceMode> modes, List<PlannedCheck> checks, List<WatchPoint> watch) {
+
+    public static final Overview NONE = new Overview("", List.of(), List.of(), List.of());
+
+    public Overview {
+        before = Checked.optionalText("before", before, 300);
+        modes = modes == null ? List.of() : List.copyOf(modes);
+        checks = checks == null ? List.of() : List.copyOf(checks);
+        watch = watch == null ? List.of() : List.copyOf(watch);
+    }
+
+    /** What is planned to be tested at this stage, in the order of the plan. */
+    public List<PlannedCheck> checksAt(Stage stage) {
+        return checks.stream().filter(check -> check.stage() == stage).toList();
+    }
+
+    /**
+     * A service mode.
+     *
+     * @param keys which keys to hold, and when
+     * @param shows what is then seen or heard; may be empty
+     */
+    public record ServiceMode(String name, String keys, String shows) {
+        public ServiceMode {
+            name = Checked.text("name", name, 80);
+            keys = Checked.text("keys", keys, 200);
+            shows = Checked.optionalText("shows", shows, 300);
+        }
+    }
+
+    /**
+     * A test that this revision is put to.
+     *
+     * @param load with which disc, tape or load; empty if with none
+     * @param times how often, 1 to 99
+     */
+    public record PlannedCheck(Stage stage, String what, String load, int times) {
+        public PlannedCheck {
+            Checked.present("stage", stage);
+            what = Checked.text("what", what, 200);
+            load = Checked.optionalText("load", load, 200);
+            Checked.within("times", times, 1, 99);
+        }
+    }
+
+    /**
+     * Advice that history has earned.
+     *
+     * @param component id of the component it is about
+     * @param words what to look at: "lay a ruler over the lid"
+     */
+    public record WatchPoint(long component, String words) {
+        public WatchPoint {
+            words = Checked.text("words", words, 200);
+        }
+    }
+}

@@ -31,6 +31,19 @@ final class SmallShop {
                 body("drawer", "1", "name", "belt " + System.nanoTime(), "what", "", "eachMinor", 140, "count", 2));
     }
 
+    private SmallShop(SmallShop shop, Client client) {
+        this.client = client;
+        this.model = shop.model;
+        this.revision = shop.revision;
+        this.belt = shop.belt;
+        this.part = shop.part;
+    }
+
+    /** The same shop in somebody else's hands. */
+    SmallShop by(Client other) {
+        return new SmallShop(this, other);
+    }
+
     List<Map<String, Object>> steps() {
         Map<String, Object> screws = body(
                 "id",

@@ -108,6 +108,20 @@ public class BenchApi {
         return press(job, said, pen, by -> service.move(by, job, seen, move, said.partId()));
     }
 
+    /** Which variant a sub-assembly is, seen now that it is open. */
+    public record VariantSaid(
+            @NotNull Long component, @NotNull Long revision) {}
+
+    @PostMapping("/fitted")
+    BenchView fit(
+            @PathVariable long job,
+            @RequestHeader(name = "If-Match", required = false) String ifMatch,
+            @Valid @RequestBody VariantSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press(job, said, pen, by -> service.fit(by, job, seen, said.component(), said.revision()));
+    }
+
     @PostMapping("/close")
     BenchView close(
             @PathVariable long job, @RequestHeader(name = "If-Match", required = false) String ifMatch, Pen pen) {

@@ -38,6 +38,7 @@ public class BenchService {
     private final FactsStore facts;
     private final ArrivalStore arrivals;
     private final NotesStore notes;
+    private final Inside inside;
     private final DrawerService drawers;
     private final Journal journal;
 
@@ -47,6 +48,7 @@ public class BenchService {
             FactsStore facts,
             ArrivalStore arrivals,
             NotesStore notes,
+            Inside inside,
             DrawerService drawers,
             Journal journal) {
         this.store = store;
@@ -54,6 +56,7 @@ public class BenchService {
         this.facts = facts;
         this.arrivals = arrivals;
         this.notes = notes;
+        this.inside = inside;
         this.drawers = drawers;
         this.journal = journal;
     }
@@ -61,20 +64,24 @@ public class BenchService {
     /** The bench as it is now. */
     BenchView view(long job) {
         BenchState state = state(job);
-        return BenchView.of(state, facts.of(state.job()));
+        return view(state);
+    }
+
+    private BenchView view(BenchState state) {
+        return BenchView.of(state, facts.of(state.job()), inside.seen(state.job(), state.teardown(), state.way()));
     }
 
     private BenchState state(long id) {
         JobStore.Job job = jobs.job(id);
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
-        return BenchState.of(job, version, store.steps(id), store.ledger(id));
+        return BenchState.of(job, version, inside.joined(job, version.teardown()), store.steps(id), store.ledger(id));
     }
 
     private BenchState changeable(long id, Seen seen) {
         BenchState state = state(id);
         state.job().mustBeHere();
-        seen.mustBe(state.job().benchVersion(), "The bench", () -> BenchView.of(state, facts.of(state.job())));
+        seen.mustBe(state.job().benchVersion(), "The bench", () -> view(state));
         return state;
     }
 
@@ -221,6 +228,12 @@ public class BenchService {
                             .words() + ")";
         }
         done(by, job, "ledger", job, words, move);
+    }
+
+    /** Says which variant of its model a component is, once it can be seen. */
+    public void fit(By by, long job, Seen seen, long component, long revision) {
+        BenchState state = changeable(job, seen);
+        done(by, job, "fitted", component, inside.fit(by, state, component, revision), revision);
     }
 
     /** Closes the unit, if nothing is in the way; else names each thing that is. */

@@ -19,24 +19,26 @@ import wrenchnotes.server.teardown.NotesStore;
 record BenchState(
         JobStore.Job job,
         NotesStore.Version notes,
+        Teardown teardown,
         List<StepEntry> steps,
         List<LedgerEntry> entries,
         WayIn way,
         Ledger ledger) {
 
-    static BenchState of(JobStore.Job job, NotesStore.Version notes, List<StepEntry> steps, List<LedgerEntry> entries) {
-        WayIn way = WayIn.closed(notes.teardown());
+    /** @param teardown the notes that the job goes by, sub-assemblies included */
+    static BenchState of(
+            JobStore.Job job,
+            NotesStore.Version notes,
+            Teardown teardown,
+            List<StepEntry> steps,
+            List<LedgerEntry> entries) {
+        WayIn way = WayIn.closed(teardown);
         for (StepEntry entry : steps) {
             way = entry.direction() == Direction.IN ? way.in(entry.step()) : way.out(entry.step());
         }
         Ledger ledger = Ledger.replayed(
-                notes.teardown().things(),
-                entries.stream().map(LedgerEntry::move).toList());
-        return new BenchState(job, notes, steps, entries, way, ledger);
-    }
-
-    Teardown teardown() {
-        return notes.teardown();
+                teardown.things(), entries.stream().map(LedgerEntry::move).toList());
+        return new BenchState(job, notes, teardown, steps, entries, way, ledger);
     }
 
     boolean opened() {

@@ -66,6 +66,51 @@ public class BenchStore {
                 .list();
     }
 
+    /** @param teardown the notes of the variant that this job goes by */
+    record FittedEntry(long component, long revision, long teardown) {}
+
+    /** From the outside in. */
+    List<FittedEntry> fitted(long job) {
+        return jdbc.sql("SELECT component_id, revision_id, teardown_id FROM fitted WHERE job_id = :job ORDER BY at")
+                .param("job", job)
+                .query((row, n) -> new FittedEntry(
+                        row.getLong("component_id"), row.getLong("revision_id"), row.getLong("teardown_id")))
+                .list();
+    }
+
+    void fit(By by, long job, FittedEntry entry) {
+        jdbc.sql("""
+                        INSERT INTO fitted (job_id, component_id, revision_id, teardown_id, at, by)
+                        VALUES (:job, :component, :revision, :teardown, :at, :by)
+                        ON CONFLICT (job_id, component_id)
+                        DO UPDATE SET revision_id = :revision, teardown_id = :teardown, at = :at, by = :by
+                        """)
+                .param("job", job)
+                .param("component", entry.component())
+                .param("revision", entry.revision())
+                .param("teardown", entry.teardown())
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .update();
+    }
+
+    /** Which variant it was in the other stays of this unit, or is in most units of this revision. */
+    Optional<Long> usualVariant(long component, long unit, long revision) {
+        return jdbc.sql("""
+                        SELECT fitted.revision_id
+                        FROM fitted JOIN job ON job.id = fitted.job_id
+                        WHERE component_id = :component AND (unit_id = :unit OR job.revision_id = :revision)
+                        GROUP BY fitted.revision_id
+                        ORDER BY MAX(unit_id = :unit) DESC, COUNT(*) DESC
+                        LIMIT 1
+                        """)
+                .param("component", component)
+                .param("unit", unit)
+                .param("revision", revision)
+                .query(Long.class)
+                .optional();
+    }
+
     Optional<Instant> closedAt(long job) {
         return jdbc.sql("SELECT MAX(at) AS at FROM closing WHERE job_id = :job")
                 .param("job", job)

@@ -27,6 +27,8 @@ import wrenchnotes.core.teardown.Thing;
  * @param nextOut the next step out, if one is open
  * @param inTheWay what keeps the unit from being closed up
  * @param canStepBack whether there is a step to take back
+ * @param before the state the unit must be in before step one
+ * @param inside sub-assemblies that can be gone into now
  */
 public record BenchView(
         long jobId,
@@ -47,6 +49,8 @@ public record BenchView(
         String tallyWords,
         List<String> inTheWay,
         boolean canStepBack,
+        String before,
+        List<Inside.SubAssembly> inside,
         Status status) {
 
     /** @param open whether it is in and not out again */
@@ -86,7 +90,7 @@ public record BenchView(
             Optional<FastenerGroup> group,
             Optional<FastenerShape> shape) {}
 
-    static BenchView of(BenchState state, JobFacts facts) {
+    static BenchView of(BenchState state, JobFacts facts, List<Inside.SubAssembly> inside) {
         return new BenchView(
                 state.job().id(),
                 state.job().tag(),
@@ -106,6 +110,8 @@ public record BenchView(
                 state.ledger().tally().words(),
                 state.inTheWay(facts),
                 state.lastStep(facts).isPresent(),
+                state.teardown().overview().before(),
+                inside,
                 Status.of(facts, Instant.now()));
     }
 

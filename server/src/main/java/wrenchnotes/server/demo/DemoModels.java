@@ -281,7 +281,7 @@ final class DemoModels {
                 .machine(4, "drive to frame", 3, 5, BRASS)
                 .plug("drive data ribbon", "stripe to the back")
                 .plug("drive supply lead", "above the data ribbon")
-                .exposes("drive belt", "drive head");
+                .exposes("disc drive", "drive belt", "drive head");
         notes.step("supply", "Supply block out", BOTTOM, "PH2", 4)
                 .needs("case")
                 .caution(MAINS)
@@ -309,7 +309,7 @@ final class DemoModels {
                 .needs("shell")
                 .machine(4, "drive to frame", 3, 5, BRASS)
                 .plug("drive ribbon", "stripe to the left")
-                .exposes("drive belt");
+                .exposes("disc drive", "drive belt");
         notes.step("board", "Board out", TOP, "PH1", 4)
                 .needs("frame")
                 .machine(6, "board", 3, 6, SILVER)

@@ -12,6 +12,7 @@ import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Spot;
 import wrenchnotes.core.teardown.Step;
@@ -249,32 +250,34 @@ final class DemoNotes {
         }
     }
 
-    Teardown teardown(ToLongFunction<String> componentId) {
-        return Teardown.of(lines.values().stream()
-                .map(line -> new Step(
-                        line.id,
-                        line.title,
-                        line.how,
-                        line.caution,
-                        line.needs,
-                        line.side,
-                        line.tool,
-                        line.minutes,
-                        line.fasteners,
-                        line.connectors,
-                        line.pieces,
-                        new TreeSet<>(line.exposes.stream()
-                                .mapToLong(componentId)
-                                .boxed()
-                                .toList()),
-                        line.insteadOf,
-                        line.partsMinor,
-                        line.reversible,
-                        line.mustBeTrue,
-                        line.closeUp,
-                        line.backAfter,
-                        line.waitHours,
-                        List.of()))
-                .toList());
+    Teardown teardown(Overview overview, ToLongFunction<String> componentId) {
+        return Teardown.of(
+                overview,
+                lines.values().stream()
+                        .map(line -> new Step(
+                                line.id,
+                                line.title,
+                                line.how,
+                                line.caution,
+                                line.needs,
+                                line.side,
+                                line.tool,
+                                line.minutes,
+                                line.fasteners,
+                                line.connectors,
+                                line.pieces,
+                                new TreeSet<>(line.exposes.stream()
+                                        .mapToLong(componentId)
+                                        .boxed()
+                                        .toList()),
+                                line.insteadOf,
+                                line.partsMinor,
+                                line.reversible,
+                                line.mustBeTrue,
+                                line.closeUp,
+                                line.backAfter,
+                                line.waitHours,
+                                List.of()))
+                        .toList());
     }
 }

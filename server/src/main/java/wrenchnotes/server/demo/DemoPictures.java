@@ -56,6 +56,35 @@ final class DemoPictures {
         return new Drawn(picture, new Photo(picture.hash(), "Before it is begun", marks));
     }
 
+    /** One side of the closed case, with what tells the revision apart marked on it. */
+    static Drawn look(Step outermost, String tellApart) {
+        BufferedImage image = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
+        Graphics2D brush = image.createGraphics();
+        brush.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        drawCase(brush, outermost.side().ordinal());
+        int group = 0;
+        for (FastenerGroup fasteners : outermost.fasteners()) {
+            if (fasteners.hides().isEmpty()) {
+                List<Spot> spots = fasteners.spots().isEmpty() ? around(fasteners.count(), group) : fasteners.spots();
+                spots.forEach(spot -> drawHead(brush, spot, fasteners));
+            }
+            group++;
+        }
+        brush.setColor(SEAM);
+        brush.setStroke(new BasicStroke(7));
+        for (int rib = 0; rib < tellApart.length() % 4; rib++) {
+            brush.draw(new Line2D.Double(200, 420 + rib * 26.0, 760, 420 + rib * 26.0));
+        }
+        brush.dispose();
+        Picture picture = Picture.of(png(image));
+        return new Drawn(
+                picture,
+                new Photo(
+                        picture.hash(),
+                        "",
+                        List.of(new Photo.Mark(Photo.MarkKind.FASTENER, new Spot(0.3, 0.72), tellApart))));
+    }
+
     private static void drawCase(Graphics2D brush, int side) {
         brush.setColor(CLOTH);
         brush.fillRect(0, 0, WIDTH, HEIGHT);

@@ -6,7 +6,6 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -15,17 +14,12 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.team.Role;
-import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.ground.By;
-import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.SignedIn;
-import wrenchnotes.server.photo.PhotoStore;
 import wrenchnotes.server.team.DemoPeople;
 import wrenchnotes.server.team.PersonStore;
-import wrenchnotes.server.teardown.ModelService;
-import wrenchnotes.server.teardown.ModelStore;
 
 /** Fills an empty data folder with Saltmarsh Quay Repairs before the first request is answered, or not at all. */
 @Component
@@ -37,8 +31,7 @@ public class DemoShop implements SmartInitializingSingleton {
     private final Settings settings;
     private final PersonStore people;
     private final PasswordEncoder passwords;
-    private final ModelService models;
-    private final PhotoStore photos;
+    private final DemoTeardowns teardowns;
     private final DrawerService drawers;
     private final DemoReplay replay;
     private final TransactionTemplate writing;
@@ -48,8 +41,7 @@ public class DemoShop implements SmartInitializingSingleton {
             Settings settings,
             PersonStore people,
             PasswordEncoder passwords,
-            ModelService models,
-            PhotoStore photos,
+            DemoTeardowns teardowns,
             DrawerService drawers,
             DemoReplay replay,
             PlatformTransactionManager transactions,
@@ -57,8 +49,7 @@ public class DemoShop implements SmartInitializingSingleton {
         this.settings = settings;
         this.people = people;
         this.passwords = passwords;
-        this.models = models;
-        this.photos = photos;
+        this.teardowns = teardowns;
         this.drawers = drawers;
         this.replay = replay;
         this.writing = new TransactionTemplate(transactions);
@@ -91,9 +82,8 @@ public class DemoShop implements SmartInitializingSingleton {
         SignedIn lead = staff.get("ines");
         By ines = new By(lead.id(), lead.name(), opening);
         Map<String, DemoReplay.Known> revisions = new HashMap<>();
-        for (DemoModels.Model model : DemoModels.all()) {
-            makeModel(ines, model, revisions);
-        }
+        DemoModels.all().forEach(model -> revisions.putAll(teardowns.write(ines, model)));
+        DemoModels.all().forEach(model -> teardowns.nameParts(ines, model));
         Map<String, Long> parts = new HashMap<>();
         for (DemoParts.Part part : DemoParts.ALL) {
             parts.put(
@@ -102,40 +92,9 @@ public class DemoShop implements SmartInitializingSingleton {
                             .id());
         }
         replay.play(now, staff, revisions, parts);
+        SignedIn wren = staff.get("wren");
+        By yesterday = new By(wren.id(), wren.name(), now.minus(Duration.ofHours(21)));
+        teardowns.propose(yesterday, revisions.get("CD-5 first series").revision());
         return true;
-    }
-
-    private void makeModel(By by, DemoModels.Model model, Map<String, DemoReplay.Known> revisions) {
-        ModelStore.Model made = models.addModel(by, model.maker(), model.name(), model.kind());
-        for (DemoModels.Revision revision : model.revisions()) {
-            ModelStore.Revision added =
-                    models.addRevision(by, made.id(), revision.name(), revision.tellApart(), Optional.empty());
-            Map<String, Long> components = new HashMap<>();
-            revision.notes()
-                    .components()
-                    .forEach(name -> components.put(
-                            name, models.addComponent(by, made.id(), name).id()));
-            models.saveNotes(
-                    by,
-                    added.id(),
-                    Seen.of("0"),
-                    pictured(by, revision.notes().teardown(components::get)),
-                    "written down at last");
-            revisions.put(model.name() + " " + revision.name(), new DemoReplay.Known(added.id(), revision.notes()));
-        }
-    }
-
-    /** Each step that starts from the closed unit gets a picture of what it starts from. */
-    private Teardown pictured(By by, Teardown notes) {
-        return Teardown.of(notes.steps().stream()
-                .map(step -> {
-                    if (step.fasteners().isEmpty() || !step.needs().isEmpty()) {
-                        return step;
-                    }
-                    DemoPictures.Drawn drawn = DemoPictures.of(step);
-                    photos.keep(by, drawn.picture());
-                    return step.showing(List.of(drawn.photo()));
-                })
-                .toList());
     }
 }

@@ -3,6 +3,7 @@ package wrenchnotes.server.exchange;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -90,26 +91,29 @@ public class TeardownExchangeApi {
         return snapshot.read(() -> {
             ModelStore.Revision revision = models.revision(id);
             ModelStore.Model model = models.model(revision.modelId());
-            Map<Long, String> components = new LinkedHashMap<>();
-            models.components(model.id()).forEach(one -> components.put(one.id(), one.name()));
+            Map<Long, TeardownFile.Part> components = new LinkedHashMap<>();
+            models.components(model.id())
+                    .forEach(one -> components.put(
+                            one.id(),
+                            new TeardownFile.Part(
+                                    one.name(),
+                                    one.aliases(),
+                                    one.inside().map(inside -> named(models.model(inside))))));
             Teardown newest = notes.newest(id).teardown();
             Map<String, byte[]> pictures = new TreeMap<>();
-            newest.steps().stream().flatMap(step -> step.photos().stream()).forEach(photo -> photos.read(photo.hash())
-                    .ifPresent(jpeg -> pictures.put(photo.hash(), jpeg)));
+            Stream.concat(newest.steps().stream().flatMap(step -> step.photos().stream()), revision.look().stream())
+                    .forEach(photo -> photos.read(photo.hash()).ifPresent(jpeg -> pictures.put(photo.hash(), jpeg)));
             return new TeardownFile.Content(
-                    model.maker(),
-                    model.name(),
-                    model.kind(),
-                    revision.name(),
-                    revision.tellApart(),
-                    components,
-                    pictures,
-                    newest);
+                    named(model), revision.name(), revision.tellApart(), revision.look(), components, pictures, newest);
         });
     }
 
+    private static TeardownFile.ModelName named(ModelStore.Model model) {
+        return new TeardownFile.ModelName(model.maker(), model.name(), model.kind());
+    }
+
     private static ResponseEntity<String> attached(TeardownFile.Content content, String ending, String text) {
-        String name = (content.maker() + " " + content.model() + " " + content.revision())
+        String name = (content.model().maker() + " " + content.model().name() + " " + content.revision())
                 .replaceAll("[^\\p{L}\\p{N}-]+", "-");
         return ResponseEntity.ok()
                 .header(

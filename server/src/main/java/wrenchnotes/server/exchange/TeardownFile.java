@@ -12,6 +12,7 @@ import java.io.UncheckedIOException;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -22,6 +23,8 @@ import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Invalid;
@@ -49,31 +52,49 @@ public class TeardownFile {
      * @param photos the pictures that the steps name, by hash
      */
     record Content(
-            String maker,
-            String model,
-            Kind kind,
+            ModelName model,
             String revision,
             String tellApart,
-            Map<Long, String> components,
+            Optional<Photo> look,
+            Map<Long, Part> components,
             Map<String, byte[]> photos,
-            Teardown notes) {}
+            Teardown notes) {
+
+        String name(long component) {
+            return components.get(component).name();
+        }
+    }
+
+    record ModelName(String maker, String name, Kind kind) {}
+
+    /** A component as the file has it. */
+    record Part(String name, List<String> aliases, Optional<ModelName> inside) {}
 
     String write(Content content) {
         ObjectNode file = json.createObjectNode();
         file.put("format", FORMAT);
-        file.putObject("model")
-                .put("maker", content.maker())
-                .put("name", content.model())
-                .put("kind", content.kind().name());
-        file.putObject("revision").put("name", content.revision()).put("tellApart", content.tellApart());
+        file.set("model", json.valueToTree(content.model()));
+        ObjectNode revision = file.putObject("revision");
+        revision.put("name", content.revision()).put("tellApart", content.tellApart());
+        content.look().ifPresent(look -> revision.set("look", json.valueToTree(look)));
         ArrayNode components = file.putArray("components");
-        content.components().values().forEach(components::add);
+        for (Part part : content.components().values()) {
+            ObjectNode node = components.addObject().put("name", part.name());
+            node.set("aliases", json.valueToTree(part.aliases()));
+            part.inside().ifPresent(inside -> node.set("inside", json.valueToTree(inside)));
+        }
+        ObjectNode overview = json.valueToTree(content.notes().overview());
+        for (JsonNode watch : overview.get("watch").values()) {
+            ((ObjectNode) watch)
+                    .put("component", content.name(watch.get("component").asLong()));
+        }
+        file.set("overview", overview);
         ArrayNode steps = file.putArray("steps");
         for (Step step : content.notes().steps()) {
             ObjectNode node = json.valueToTree(step);
             ArrayNode exposes = node.putArray("exposes");
             // By name: ids differ from shop to shop, and the same notes are always written the same way.
-            step.exposes().stream().map(content.components()::get).sorted().forEach(exposes::add);
+            step.exposes().stream().map(content::name).sorted().forEach(exposes::add);
             steps.add(node);
         }
         ObjectNode photos = file.putObject("photos");
@@ -90,22 +111,61 @@ public class TeardownFile {
     Content read(String text) {
         refuseWhatTheSchemaRefuses(text);
         JsonNode file = json.readTree(text);
-        Map<Long, String> components = new TreeMap<>();
-        file.get("components").values().forEach(name -> components.put(components.size() + 1L, name.asString()));
-        Map<String, Long> ids =
-                components.entrySet().stream().collect(Collectors.toMap(Map.Entry::getValue, Map.Entry::getKey));
+        Map<Long, Part> components = new TreeMap<>();
+        file.get("components").values().forEach(node -> components.put(components.size() + 1L, part(node)));
+        Map<String, Long> ids = new TreeMap<>();
+        components.forEach((id, part) -> {
+            if (ids.put(part.name(), id) != null) {
+                throw new Invalid("components", "Two components are called \"" + part.name() + "\"");
+            }
+        });
         List<Step> steps = file.get("steps").values().stream()
                 .map(node -> step((ObjectNode) node, ids))
                 .toList();
         return new Content(
-                file.get("model").get("maker").asString(),
-                file.get("model").get("name").asString(),
-                Kind.valueOf(file.get("model").get("kind").asString()),
+                model(file.get("model")),
                 file.get("revision").get("name").asString(),
                 file.get("revision").path("tellApart").asString(""),
+                file.get("revision").optional("look").map(look -> json.treeToValue(look, Photo.class)),
                 components,
                 photos(file.path("photos")),
-                Teardown.of(steps));
+                Teardown.of(overview(file.path("overview"), ids), steps));
+    }
+
+    private static ModelName model(JsonNode node) {
+        return new ModelName(
+                node.get("maker").asString(),
+                node.get("name").asString(),
+                Kind.valueOf(node.get("kind").asString()));
+    }
+
+    private static Part part(JsonNode node) {
+        if (node.isString()) {
+            return new Part(node.asString(), List.of(), Optional.empty());
+        }
+        return new Part(
+                node.get("name").asString(),
+                node.path("aliases").values().stream().map(JsonNode::asString).toList(),
+                node.optional("inside").map(TeardownFile::model));
+    }
+
+    private Overview overview(JsonNode node, Map<String, Long> ids) {
+        if (node.isMissingNode()) {
+            return Overview.NONE;
+        }
+        for (JsonNode watch : node.path("watch").values()) {
+            String name = watch.get("component").asString();
+            ((ObjectNode) watch).put("component", known(ids, name, "A watch point"));
+        }
+        return json.treeToValue(node, Overview.class);
+    }
+
+    private static long known(Map<String, Long> ids, String name, String who) {
+        Long id = ids.get(name);
+        if (id == null) {
+            throw new Invalid("components", who + " names \"" + name + "\", which is not among the file's components");
+        }
+        return id;
     }
 
     private static Map<String, byte[]> photos(JsonNode node) {
@@ -125,14 +185,8 @@ public class TeardownFile {
     private Step step(ObjectNode node, Map<String, Long> ids) {
         ArrayNode exposes = json.createArrayNode();
         for (JsonNode name : node.path("exposes").values()) {
-            Long id = ids.get(name.asString());
-            if (id == null) {
-                throw new Invalid(
-                        "exposes",
-                        "Step \"" + node.get("title").asString() + "\" exposes \"" + name.asString()
-                                + "\", which is not among the file's components");
-            }
-            exposes.add(id);
+            exposes.add(
+                    known(ids, name.asString(), "Step \"" + node.get("title").asString() + "\""));
         }
         node.set("exposes", exposes);
         return json.treeToValue(node, Step.class);

@@ -1,15 +1,19 @@
 package wrenchnotes.server.exchange;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.photo.PhotoStore;
 import wrenchnotes.server.photo.Picture;
+import wrenchnotes.server.teardown.ComponentService;
 import wrenchnotes.server.teardown.ModelService;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
@@ -20,36 +24,63 @@ public class TeardownImportService {
 
     private final ModelStore models;
     private final ModelService service;
+    private final ComponentService components;
     private final PhotoStore photos;
 
-    TeardownImportService(ModelStore models, ModelService service, PhotoStore photos) {
+    TeardownImportService(ModelStore models, ModelService service, ComponentService components, PhotoStore photos) {
         this.models = models;
         this.service = service;
+        this.components = components;
         this.photos = photos;
     }
 
     TeardownExchangeApi.Imported take(By by, TeardownFile.Content content) {
-        long model = models.idOf(content.maker(), content.model())
-                .orElseGet(() -> service.addModel(by, content.maker(), content.model(), content.kind())
-                        .id());
+        long model = model(by, content.model());
+        content.photos().forEach((hash, jpeg) -> photos.keep(by, Picture.kept(hash, jpeg)));
         ModelStore.Revision revision = models.revisions(model).stream()
                 .filter(one -> one.name().equals(content.revision()))
                 .findFirst()
-                .orElseGet(() ->
-                        service.addRevision(by, model, content.revision(), content.tellApart(), Optional.empty()));
-        content.photos().forEach((hash, jpeg) -> photos.keep(by, Picture.kept(hash, jpeg)));
+                .orElseGet(() -> service.addRevision(
+                        by, model, content.revision(), content.tellApart(), content.look(), Optional.empty()));
         Map<Long, Long> ids = new HashMap<>();
-        content.components()
-                .forEach((id, name) ->
-                        ids.put(id, service.addComponent(by, model, name).id()));
+        content.components().forEach((id, part) -> ids.put(id, component(by, model, part)));
         NotesStore.Version saved = service.saveNotes(
                 by, revision.id(), new Seen(revision.notes()), renamed(content.notes(), ids), "taken from a file");
         return new TeardownExchangeApi.Imported(model, revision.id(), saved.number());
     }
 
+    private long model(By by, TeardownFile.ModelName name) {
+        return models.idOf(name.maker(), name.name())
+                .orElseGet(() -> service.addModel(by, name.maker(), name.name(), name.kind())
+                        .id());
+    }
+
+    /** What the shop knows of it already stays; what the file knows more is added. */
+    private long component(By by, long model, TeardownFile.Part part) {
+        ModelStore.ModelComponent known = service.addComponent(by, model, part.name());
+        List<String> aliases = Stream.concat(known.aliases().stream(), part.aliases().stream())
+                .distinct()
+                .toList();
+        Optional<Long> inside = known.inside().or(() -> part.inside().map(name -> model(by, name)));
+        if (!aliases.equals(known.aliases()) || !inside.equals(known.inside())) {
+            components.change(by, known.id(), new Seen(known.version()), known.name(), aliases, inside);
+        }
+        return known.id();
+    }
+
     private static Teardown renamed(Teardown notes, Map<Long, Long> ids) {
-        return Teardown.of(notes.steps().stream()
-                .map(step -> step.exposing(step.exposes().stream().map(ids::get).collect(Collectors.toSet())))
-                .toList());
+        Overview overview = notes.overview();
+        return Teardown.of(
+                new Overview(
+                        overview.before(),
+                        overview.modes(),
+                        overview.checks(),
+                        overview.watch().stream()
+                                .map(watch -> new Overview.WatchPoint(ids.get(watch.component()), watch.words()))
+                                .toList()),
+                notes.steps().stream()
+                        .map(step -> step.exposing(
+                                step.exposes().stream().map(ids::get).collect(Collectors.toSet())))
+                        .toList());
     }
 }

@@ -13,6 +13,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
 
@@ -36,6 +37,7 @@ public class TeardownPapers {
         page.append("\nTools: ")
                 .append(tools.isEmpty() ? "bare hands" : String.join(", ", tools))
                 .append("\n");
+        overview(page, content);
         Map<String, String> titles = content.notes().steps().stream().collect(Collectors.toMap(Step::id, Step::title));
         int number = 1;
         for (Step step : content.notes().steps()) {
@@ -69,10 +71,7 @@ public class TeardownPapers {
                                 ? group.label() + ": " + group.words()
                                 : thing.count() + " × " + thing.label());
             }
-            line(
-                    page,
-                    "Exposes",
-                    step.exposes().stream().map(content.components()::get).collect(Collectors.joining(", ")));
+            line(page, "Exposes", step.exposes().stream().map(content::name).collect(Collectors.joining(", ")));
             line(page, "On the way back", step.closeUp());
             line(
                     page,
@@ -80,6 +79,24 @@ public class TeardownPapers {
                     step.backAfter().stream().map(titles::get).collect(Collectors.joining(", ")));
         }
         return page.toString();
+    }
+
+    private static void overview(StringBuilder page, TeardownFile.Content content) {
+        Overview overview = content.notes().overview();
+        paragraph(page, overview.before().isEmpty() ? "" : "\nBefore step one: " + overview.before() + ".");
+        overview.modes()
+                .forEach(mode -> line(
+                        page,
+                        "Service mode " + mode.name(),
+                        mode.keys() + (mode.shows().isEmpty() ? "" : ": " + mode.shows())));
+        overview.checks()
+                .forEach(check -> line(
+                        page,
+                        "Check " + check.stage().words(),
+                        check.what()
+                                + (check.load().isEmpty() ? "" : ", with " + check.load())
+                                + (check.times() > 1 ? ", " + check.times() + " times" : "")));
+        overview.watch().forEach(watch -> line(page, "Watch the " + content.name(watch.component()), watch.words()));
     }
 
     /** After https://schema.org/HowTo, as JSON-LD 1.1. */
@@ -129,7 +146,7 @@ public class TeardownPapers {
     }
 
     private static String title(TeardownFile.Content content) {
-        return content.maker() + " " + content.model() + ", revision " + content.revision();
+        return content.model().maker() + " " + content.model().name() + ", revision " + content.revision();
     }
 
     private static Set<String> tools(TeardownFile.Content content) {

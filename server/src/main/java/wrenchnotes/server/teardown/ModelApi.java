@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
@@ -30,11 +31,13 @@ public class ModelApi {
 
     private final ModelStore models;
     private final ModelService service;
+    private final ComponentService components;
     private final Snapshot snapshot;
 
-    ModelApi(ModelStore models, ModelService service, Snapshot snapshot) {
+    ModelApi(ModelStore models, ModelService service, ComponentService components, Snapshot snapshot) {
         this.models = models;
         this.service = service;
+        this.components = components;
         this.snapshot = snapshot;
     }
 
@@ -43,12 +46,17 @@ public class ModelApi {
             @NotBlank @Size(max = 60) String name,
             @NotNull Kind kind) {}
 
-    /** @param copyOf the revision of this model whose notes a new one starts with; left out when changing one */
+    /**
+     * @param look a picture of what tells it apart
+     * @param copyOf the revision of this model whose notes a new one starts with; left out when changing one
+     */
     public record RevisionSaid(
             @NotBlank @Size(max = 60) String name,
             @Size(max = 300) String tellApart,
+            Optional<Photo> look,
             Optional<Long> copyOf) {
         public RevisionSaid {
+            look = look == null ? Optional.empty() : look;
             tellApart = tellApart == null ? "" : tellApart.strip();
             copyOf = copyOf == null ? Optional.empty() : copyOf;
         }
@@ -56,12 +64,28 @@ public class ModelApi {
 
     public record ComponentSaid(@NotBlank @Size(max = 80) String name) {}
 
+    /**
+     * @param aliases other names that people call it by
+     * @param inside the model that it is, if it is one of its own
+     */
+    public record ComponentChange(
+            @NotBlank @Size(max = 80) String name,
+            @NotNull @Size(max = 8) List<@NotBlank @Size(max = 80) String> aliases,
+            Optional<Long> inside) {
+        public ComponentChange {
+            aliases = aliases == null
+                    ? null
+                    : aliases.stream().map(String::strip).distinct().toList();
+            inside = inside == null ? Optional.empty() : inside;
+        }
+    }
+
     public record ModelView(ModelStore.Model model, List<ModelStore.Revision> revisions) {}
 
     public record ModelSheet(
             ModelStore.Model model,
             List<ModelStore.Revision> revisions,
-            List<ModelStore.Named> components,
+            List<ModelStore.ModelComponent> components,
             List<ModelStore.Fault> faults) {}
 
     @GetMapping("/models")
@@ -110,7 +134,8 @@ public class ModelApi {
         return pen.once(
                 said,
                 ModelStore.Revision.class,
-                by -> service.addRevision(by, model, said.name().strip(), said.tellApart(), said.copyOf()));
+                by -> service.addRevision(
+                        by, model, said.name().strip(), said.tellApart(), said.look(), said.copyOf()));
     }
 
     @PutMapping("/revisions/{revision}")
@@ -123,12 +148,25 @@ public class ModelApi {
         return pen.once(
                 said,
                 ModelStore.Revision.class,
-                by -> service.changeRevision(by, revision, seen, said.name().strip(), said.tellApart()));
+                by -> service.changeRevision(by, revision, seen, said.name().strip(), said.tellApart(), said.look()));
     }
 
     @PostMapping("/models/{model}/components")
     @ResponseStatus(HttpStatus.CREATED)
-    ModelStore.Named addComponent(@PathVariable long model, @Valid @RequestBody ComponentSaid said, Pen pen) {
-        return pen.once(said, ModelStore.Named.class, by -> service.addComponent(by, model, said.name()));
+    ModelStore.ModelComponent addComponent(@PathVariable long model, @Valid @RequestBody ComponentSaid said, Pen pen) {
+        return pen.once(said, ModelStore.ModelComponent.class, by -> service.addComponent(by, model, said.name()));
+    }
+
+    @PutMapping("/components/{component}")
+    ModelStore.ModelComponent changeComponent(
+            @PathVariable long component,
+            @RequestHeader(name = "If-Match", required = false) String ifMatch,
+            @Valid @RequestBody ComponentChange said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return pen.once(
+                said,
+                ModelStore.ModelComponent.class,
+                by -> components.change(by, component, seen, said.name().strip(), said.aliases(), said.inside()));
     }
 }

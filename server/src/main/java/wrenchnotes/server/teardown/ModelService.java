@@ -3,10 +3,15 @@ package wrenchnotes.server.teardown;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.SharedFix;
+import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Kind;
@@ -19,6 +24,9 @@ import wrenchnotes.server.photo.PhotoStore;
 /** Making and changing models and revisions, and saving notes. Each method runs in the caller's transaction. */
 @Component
 public class ModelService {
+
+    private static final int LONGEST_ID = 40;
+    private static final Pattern OF_AN_ASSEMBLY = Pattern.compile("\\d+:");
 
     private final ModelStore models;
     private final NotesStore notes;
@@ -59,14 +67,20 @@ public class ModelService {
     }
 
     /** @param copyOf the revision of the same model whose newest notes it starts with */
-    public ModelStore.Revision addRevision(By by, long model, String name, String tellApart, Optional<Long> copyOf) {
+    public ModelStore.Revision addRevision(
+            By by, long model, String name, String tellApart, Optional<Photo> look, Optional<Long> copyOf) {
         models.model(model);
         Optional<ModelStore.Revision> source = copyOf.map(models::revision);
         source.filter(revision -> revision.modelId() != model).ifPresent(other -> {
             throw new Invalid("copyOf", "Revision " + other.name() + " is of another model: copy one of this model");
         });
         refuseTwinRevision(model, name);
-        ModelStore.Revision revision = models.revision(models.addRevision(model, name, tellApart));
+        look.ifPresent(this::mustBeInTheShop);
+        long added = models.addRevision(model, name, tellApart);
+        if (look.isPresent()) {
+            models.changeRevision(added, name, tellApart, look);
+        }
+        ModelStore.Revision revision = models.revision(added);
         journal.write(by, Journal.Entry.ofShop("revision", revision.id(), "Revision " + name, null, revision));
         source.map(from -> notes.newest(from.id()))
                 .filter(version -> version.number() > 0)
@@ -79,13 +93,14 @@ public class ModelService {
         return models.revision(revision.id());
     }
 
-    ModelStore.Revision changeRevision(By by, long id, Seen seen, String name, String tellApart) {
+    ModelStore.Revision changeRevision(By by, long id, Seen seen, String name, String tellApart, Optional<Photo> look) {
         ModelStore.Revision before = models.revision(id);
         seen.mustBe(before.version(), "Revision " + before.name(), () -> before);
         if (!before.name().equals(name)) {
             refuseTwinRevision(before.modelId(), name);
         }
-        models.changeRevision(id, name, tellApart);
+        look.ifPresent(this::mustBeInTheShop);
+        models.changeRevision(id, name, tellApart, look);
         ModelStore.Revision after = models.revision(id);
         finder.renameModel(after.modelId());
         journal.write(by, Journal.Entry.ofShop("revision", id, "Revision now " + name, before, after));
@@ -98,11 +113,12 @@ public class ModelService {
         }
     }
 
-    public ModelStore.Named addComponent(By by, long model, String name) {
+    /** The component of the model that is called this; made if nothing is. */
+    public ModelStore.ModelComponent addComponent(By by, long model, String name) {
         models.model(model);
         String checked = Checked.text("name", name, 80);
         return models.component(model, checked).orElseGet(() -> {
-            ModelStore.Named component = new ModelStore.Named(models.addComponent(model, checked), checked);
+            ModelStore.ModelComponent component = models.component(models.addComponent(model, checked));
             journal.write(
                     by, Journal.Entry.ofShop("component", component.id(), "Component " + checked, null, component));
             return component;
@@ -117,26 +133,50 @@ public class ModelService {
     public NotesStore.Version saveNotes(By by, long revision, Seen seen, Teardown teardown, String why) {
         ModelStore.Revision of = models.revision(revision);
         seen.mustBe(of.notes(), "These notes", () -> notes.newest(revision));
-        List<Long> known = models.components(of.modelId()).stream()
-                .map(ModelStore.Named::id)
-                .toList();
-        for (int at = 0; at < teardown.steps().size(); at++) {
-            for (Photo photo : teardown.steps().get(at).photos()) {
-                if (!photos.has(photo.hash())) {
-                    throw new Invalid("steps[" + at + "].photos", "The photo is not in the shop: take it in again");
-                }
-            }
-            for (Long component : teardown.steps().get(at).exposes()) {
-                if (!known.contains(component)) {
-                    throw new Invalid("steps[" + at + "].exposes", "This model has no component " + component);
-                }
-            }
-        }
+        refuseUnknown(of.modelId(), teardown);
         NotesStore.Version saved = notes.save(by, revision, of.notes() + 1, teardown, why);
         journal.write(
                 by,
                 Journal.Entry.ofShop("teardown", saved.id(), "Notes, version " + saved.number(), null, saved.number()));
         return saved;
+    }
+
+    /** What a core without a shop cannot know: components of this model, photos that are kept, ids that stay short. */
+    private void refuseUnknown(long model, Teardown teardown) {
+        List<Long> known = models.components(model).stream()
+                .map(ModelStore.ModelComponent::id)
+                .toList();
+        for (int at = 0; at < teardown.steps().size(); at++) {
+            Step step = teardown.steps().get(at);
+            String field = "steps[" + at + "].id";
+            step.photos().forEach(this::mustBeInTheShop);
+            for (Long component : step.exposes()) {
+                if (!known.contains(component)) {
+                    throw new Invalid("steps[" + at + "].exposes", "This model has no component " + component);
+                }
+            }
+            Stream.concat(Stream.of(step.id()), step.things().stream().map(Thing::id))
+                    .filter(id -> id.length() > LONGEST_ID
+                            || OF_AN_ASSEMBLY.matcher(id).lookingAt())
+                    .findFirst()
+                    .ifPresent(id -> {
+                        throw new Invalid(
+                                field,
+                                "The id " + id + " is of the kind that sub-assemblies are given: use at most "
+                                        + LONGEST_ID + " letters and no number with a colon in front");
+                    });
+        }
+        for (Overview.WatchPoint watch : teardown.overview().watch()) {
+            if (!known.contains(watch.component())) {
+                throw new Invalid("overview.watch", "This model has no component " + watch.component());
+            }
+        }
+    }
+
+    private void mustBeInTheShop(Photo photo) {
+        if (!photos.has(photo.hash())) {
+            throw new Invalid("photos", "The photo is not in the shop: take it in again");
+        }
     }
 
     /** Takes over steps that another revision of the same model has put right. */

@@ -1,9 +1,14 @@
 package wrenchnotes.server.teardown;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
@@ -12,10 +17,14 @@ import wrenchnotes.server.ground.Sql;
 @Component
 public class ModelStore {
 
-    private final JdbcClient jdbc;
+    private static final TypeReference<List<String>> NAMES = new TypeReference<>() {};
 
-    ModelStore(JdbcClient jdbc) {
+    private final JdbcClient jdbc;
+    private final JsonMapper json;
+
+    ModelStore(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
+        this.json = json;
     }
 
     public record Model(long id, String maker, String name, Kind kind, long version) {
@@ -25,16 +34,24 @@ public class ModelStore {
         }
     }
 
-    /** @param notes number of the newest version of its notes, 0 if it has none */
-    public record Revision(long id, long modelId, String name, String tellApart, long version, long notes) {}
+    /**
+     * @param look a picture of what tells it apart from outside
+     * @param notes number of the newest version of its notes, 0 if it has none
+     */
+    public record Revision(
+            long id, long modelId, String name, String tellApart, Optional<Photo> look, long version, long notes) {}
 
-    public record Named(long id, String name) {}
+    /**
+     * @param aliases other names that people call it by
+     * @param inside the model that it is, if it is one of its own: a drive, a supply
+     */
+    public record ModelComponent(long id, String name, List<String> aliases, Optional<Long> inside, long version) {}
 
     /** A known fault of a component. */
     public record Fault(long id, long componentId, String wrong) {}
 
     private static final String REVISION = """
-            SELECT revision.id, model_id, name, tell_apart, version,
+            SELECT revision.id, model_id, name, tell_apart, look, version,
                    COALESCE((SELECT MAX(number) FROM teardown WHERE revision_id = revision.id), 0) AS notes
             FROM revision
             """;
@@ -54,7 +71,7 @@ public class ModelStore {
                 .orElseThrow(() -> new NotFound("There is no model " + id));
     }
 
-    private static Model model(java.sql.ResultSet row) throws java.sql.SQLException {
+    private static Model model(ResultSet row) throws SQLException {
         return new Model(
                 row.getLong("id"),
                 row.getString("maker"),
@@ -113,12 +130,13 @@ public class ModelStore {
                 .orElseThrow(() -> new NotFound("There is no revision " + id));
     }
 
-    private static Revision revision(java.sql.ResultSet row) throws java.sql.SQLException {
+    private Revision revision(ResultSet row) throws SQLException {
         return new Revision(
                 row.getLong("id"),
                 row.getLong("model_id"),
                 row.getString("name"),
                 row.getString("tell_apart"),
+                Optional.ofNullable(row.getString("look")).map(look -> json.readValue(look, Photo.class)),
                 row.getLong("version"),
                 row.getLong("notes"));
     }
@@ -139,27 +157,79 @@ public class ModelStore {
                         .param("tellApart", tellApart));
     }
 
-    void changeRevision(long id, String name, String tellApart) {
-        jdbc.sql("UPDATE revision SET name = :name, tell_apart = :tellApart, version = version + 1 WHERE id = :id")
+    void changeRevision(long id, String name, String tellApart, Optional<Photo> look) {
+        jdbc.sql("""
+                        UPDATE revision
+                        SET name = :name, tell_apart = :tellApart, look = :look, version = version + 1
+                        WHERE id = :id
+                        """)
                 .param("id", id)
                 .param("name", name)
                 .param("tellApart", tellApart)
+                .param("look", look.map(json::writeValueAsString).orElse(null))
                 .update();
     }
 
-    public List<Named> components(long model) {
-        return jdbc.sql("SELECT id, name FROM component WHERE model_id = :model ORDER BY name")
+    private static final String COMPONENT = "SELECT id, name, aliases, inside, version FROM component ";
+
+    public List<ModelComponent> components(long model) {
+        return jdbc.sql(COMPONENT + "WHERE model_id = :model ORDER BY name")
                 .param("model", model)
-                .query((row, n) -> new Named(row.getLong("id"), row.getString("name")))
+                .query((row, n) -> component(row))
                 .list();
     }
 
-    public Optional<Named> component(long model, String name) {
-        return jdbc.sql("SELECT id, name FROM component WHERE model_id = :model AND name = :name")
+    /** @throws NotFound if there is none */
+    public ModelComponent component(long id) {
+        return jdbc.sql(COMPONENT + "WHERE id = :id")
+                .param("id", id)
+                .query((row, n) -> component(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no component " + id));
+    }
+
+    public long modelOfComponent(long id) {
+        return jdbc.sql("SELECT model_id FROM component WHERE id = :id")
+                .param("id", id)
+                .query(Long.class)
+                .single();
+    }
+
+    /** The component of a model that is called this, by its name or by another that people use. */
+    public Optional<ModelComponent> component(long model, String called) {
+        return jdbc.sql(COMPONENT + """
+                        WHERE model_id = :model
+                          AND (name = :called
+                               OR EXISTS (SELECT 1 FROM json_each(aliases) WHERE value = :called COLLATE NOCASE))
+                        ORDER BY name <> :called
+                        LIMIT 1
+                        """)
                 .param("model", model)
-                .param("name", name)
-                .query((row, n) -> new Named(row.getLong("id"), row.getString("name")))
+                .param("called", called)
+                .query((row, n) -> component(row))
                 .optional();
+    }
+
+    void changeComponent(long id, String name, List<String> aliases, Optional<Long> inside) {
+        jdbc.sql("""
+                        UPDATE component
+                        SET name = :name, aliases = :aliases, inside = :inside, version = version + 1
+                        WHERE id = :id
+                        """)
+                .param("id", id)
+                .param("name", name)
+                .param("aliases", json.writeValueAsString(aliases))
+                .param("inside", inside.orElse(null))
+                .update();
+    }
+
+    private ModelComponent component(ResultSet row) throws SQLException {
+        return new ModelComponent(
+                row.getLong("id"),
+                row.getString("name"),
+                json.readValue(row.getString("aliases"), NAMES),
+                Sql.id(row, "inside"),
+                row.getLong("version"));
     }
 
     public long addComponent(long model, String name) {

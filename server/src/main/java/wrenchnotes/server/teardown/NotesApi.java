@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,6 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.NotesDiff;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.SharedFix;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
@@ -47,9 +49,15 @@ public class NotesApi {
         this.snapshot = snapshot;
     }
 
+    /** @param overview what holds for the revision as a whole; as it was if left out */
     public record NotesSaid(
+            Optional<Overview> overview,
             @NotNull @Size(max = 200) List<Step> steps,
-            @Size(max = 300) String why) {}
+            @Size(max = 300) String why) {
+        public NotesSaid {
+            overview = overview == null ? Optional.empty() : overview;
+        }
+    }
 
     /**
      * @param number version of the notes, to be sent back in If-Match; 0 when there are none yet
@@ -59,6 +67,7 @@ public class NotesApi {
     public record NotesView(
             long revisionId,
             long number,
+            Overview overview,
             List<Step> steps,
             Map<String, FastenerShape> shapes,
             Map<String, String> questions,
@@ -81,10 +90,13 @@ public class NotesApi {
             @Valid @RequestBody NotesSaid said,
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        Teardown teardown = Teardown.of(said.steps());
+        Teardown steps = Teardown.of(said.steps());
         String why = said.why() == null ? "" : said.why().strip();
-        return pen.once(
-                said, NotesView.class, by -> view(revision, service.saveNotes(by, revision, seen, teardown, why)));
+        return pen.once(said, NotesView.class, by -> {
+            Overview overview = said.overview()
+                    .orElseGet(() -> notes.newest(revision).teardown().overview());
+            return view(revision, service.saveNotes(by, revision, seen, Teardown.of(overview, steps.steps()), why));
+        });
     }
 
     /** One other revision, and the steps it could take over as this one has put them right. */
@@ -166,6 +178,13 @@ public class NotesApi {
                 by -> view(revision, service.takeOver(by, revision, seen, said.from(), said.steps())));
     }
 
+    /** What the drawing needs of each fastener group, by its id. */
+    static Map<String, FastenerShape> shapes(Teardown notes) {
+        return notes.steps().stream()
+                .flatMap(step -> step.fasteners().stream())
+                .collect(Collectors.toMap(FastenerGroup::id, FastenerShape::of));
+    }
+
     private static Map<String, String> questions(Teardown notes) {
         Map<String, String> questions = new LinkedHashMap<>();
         notes.steps().stream().flatMap(step -> step.fasteners().stream()).forEach(group -> ThreadQuestion.about(group)
@@ -174,12 +193,11 @@ public class NotesApi {
     }
 
     private static NotesView view(long revision, NotesStore.Version version) {
-        Map<String, FastenerShape> shapes = version.teardown().steps().stream()
-                .flatMap(step -> step.fasteners().stream())
-                .collect(Collectors.toMap(FastenerGroup::id, FastenerShape::of));
+        Map<String, FastenerShape> shapes = shapes(version.teardown());
         return new NotesView(
                 revision,
                 version.number(),
+                version.teardown().overview(),
                 version.teardown().steps(),
                 shapes,
                 questions(version.teardown()),

@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.By;
@@ -40,7 +41,7 @@ public class NotesStore {
     public record Saved(long number, String why, String by, Instant at) {}
 
     private static final String VERSION = """
-            SELECT teardown.id, number, steps, why, person.name AS by, teardown.made_at
+            SELECT teardown.id, number, overview, steps, why, person.name AS by, teardown.made_at
             FROM teardown JOIN person ON person.id = made_by
             """;
 
@@ -99,7 +100,9 @@ public class NotesStore {
         return new Version(
                 row.getLong("id"),
                 row.getLong("number"),
-                Teardown.of(json.readValue(row.getString("steps"), STEPS)),
+                Teardown.of(
+                        json.readValue(row.getString("overview"), Overview.class),
+                        json.readValue(row.getString("steps"), STEPS)),
                 row.getString("why"),
                 row.getString("by"),
                 Sql.instant(row, "made_at"));
@@ -107,11 +110,12 @@ public class NotesStore {
 
     Version save(By by, long revision, long number, Teardown teardown, String why) {
         long id = Sql.inserted(jdbc.sql("""
-                                INSERT INTO teardown (revision_id, number, steps, why, made_at, made_by)
-                                VALUES (:revision, :number, :steps, :why, :at, :by)
+                                INSERT INTO teardown (revision_id, number, overview, steps, why, made_at, made_by)
+                                VALUES (:revision, :number, :overview, :steps, :why, :at, :by)
                                 """)
                 .param("revision", revision)
                 .param("number", number)
+                .param("overview", json.writeValueAsString(teardown.overview()))
                 .param("steps", json.writeValueAsString(teardown.steps()))
                 .param("why", why)
                 .param("at", by.at().toEpochMilli())

@@ -5,16 +5,20 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.teardown.FastenerShape;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.plan.Access;
 import wrenchnotes.core.teardown.plan.AccessPlan;
 import wrenchnotes.core.teardown.plan.Costs;
@@ -27,16 +31,49 @@ import wrenchnotes.server.ground.Snapshot;
 @RestController
 public class PlanApi {
 
-    private final ModelStore models;
-    private final NotesStore notes;
-    private final StepTimesStore times;
+    private final Assembly assembly;
     private final Snapshot snapshot;
 
-    PlanApi(ModelStore models, NotesStore notes, StepTimesStore times, Snapshot snapshot) {
-        this.models = models;
-        this.notes = notes;
-        this.times = times;
+    PlanApi(Assembly assembly, Snapshot snapshot) {
+        this.assembly = assembly;
         this.snapshot = snapshot;
+    }
+
+    /**
+     * The notes of a revision joined with those of what is fitted in it.
+     *
+     * @param number version of the revision's own notes
+     * @param choices components that are models of their own, and which variant is fitted
+     * @param shapes what the drawing needs of each fastener group, by its id
+     */
+    public record WholeUnit(
+            long revisionId,
+            long number,
+            Overview overview,
+            List<Step> steps,
+            Map<String, FastenerShape> shapes,
+            List<ModelStore.ModelComponent> components,
+            List<Assembly.Choice> choices) {}
+
+    @GetMapping("/api/revisions/{revision}/whole")
+    WholeUnit whole(@PathVariable long revision, @RequestParam(required = false) List<String> fitted) {
+        return snapshot.read(() -> {
+            Assembly.Whole whole = assembly.whole(revision, variants(fitted));
+            return new WholeUnit(
+                    revision,
+                    whole.unit().number(),
+                    whole.notes().overview(),
+                    whole.notes().steps(),
+                    NotesApi.shapes(whole.notes()),
+                    whole.components(),
+                    whole.choices());
+        });
+    }
+
+    private static List<Assembly.Variant> variants(List<String> said) {
+        return said == null
+                ? List.of()
+                : said.stream().map(Assembly.Variant::parse).toList();
     }
 
     /**
@@ -101,26 +138,31 @@ public class PlanApi {
                 new PlanOffers(plan.best(), plan.cheapest(), plan.undoable()));
     }
 
-    /** The way to some components of a revision, as its newest notes have it. */
+    /**
+     * The way to some components of a revision, as its newest notes have it.
+     *
+     * @param fitted variants of the sub-assemblies to go into, {@code component:revision}, from the outside in
+     */
     @GetMapping("/api/revisions/{revision}/access")
     Access.Offers access(
             @PathVariable long revision,
             @RequestParam Set<Long> targets,
+            @RequestParam(required = false) List<String> fitted,
             @RequestParam(required = false) Double flipMinutes,
             @RequestParam(required = false) Double toolMinutes,
             @RequestParam(required = false) Side startSide) {
         Costs costs = new PlanSaid(null, null, flipMinutes, toolMinutes, startSide).costs();
         return snapshot.read(() -> {
-            ModelStore.Revision of = models.revision(revision);
-            Set<Long> known = new TreeSet<>(models.components(of.modelId()).stream()
-                    .map(ModelStore.Named::id)
-                    .toList());
+            Assembly.Whole whole = assembly.whole(revision, variants(fitted));
+            Set<Long> known = whole.components().stream()
+                    .map(ModelStore.ModelComponent::id)
+                    .collect(Collectors.toSet());
             for (Long target : targets) {
                 if (!known.contains(target)) {
                     throw new Invalid("targets", "This model has no component " + target);
                 }
             }
-            return Access.to(notes.newest(revision).teardown(), targets, costs, times.ofRevision(revision));
+            return Access.to(whole.notes(), targets, costs, assembly.times(revision, whole.fitted()));
         });
     }
 }

@@ -19,6 +19,7 @@ import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Session;
+import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Snapshot;
 
 /** Proposals for the notes, from whoever has the unit open. */
@@ -48,7 +49,10 @@ public class ProposalApi {
 
     public record DeclineSaid(@NotBlank @Size(max = 200) String why) {}
 
-    /** @param changes what it would change, a line each */
+    /**
+     * @param changes what it would change, a line each
+     * @param yours whether you may decide about it
+     */
     public record ProposalView(
             long id,
             String step,
@@ -57,7 +61,8 @@ public class ProposalApi {
             String by,
             Instant at,
             Optional<Long> jobId,
-            Optional<String> tag) {}
+            Optional<String> tag,
+            boolean yours) {}
 
     public record Decided(long id, long notes) {}
 
@@ -65,6 +70,7 @@ public class ProposalApi {
     List<ProposalView> waiting(@PathVariable long revision) {
         return snapshot.read(() -> {
             Teardown now = notes.newest(revision).teardown();
+            SignedIn me = Session.current();
             return service.waiting(revision).stream()
                     .map(proposal -> new ProposalView(
                             proposal.id(),
@@ -78,7 +84,8 @@ public class ProposalApi {
                             proposal.by(),
                             proposal.at(),
                             proposal.jobId(),
-                            proposal.tag()))
+                            proposal.tag(),
+                            service.decides(me.id(), me.role(), proposal)))
                     .toList();
         });
     }

@@ -3,6 +3,7 @@ package wrenchnotes.server.teardown;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.team.Experience;
 import wrenchnotes.core.team.Role;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
@@ -56,7 +57,7 @@ public class ProposalService {
     }
 
     NotesStore.Version accept(By by, Role role, long id) {
-        Proposal proposal = waiting(role, id);
+        Proposal proposal = waiting(by, role, id);
         Teardown now = notes.newest(proposal.revisionId()).teardown();
         String step = proposal.step().id();
         Teardown then = notes.version(proposal.teardownId()).teardown();
@@ -75,7 +76,7 @@ public class ProposalService {
     }
 
     void decline(By by, Role role, long id, String why) {
-        Proposal proposal = waiting(role, id);
+        Proposal proposal = waiting(by, role, id);
         proposals.decide(by, id, Decision.DECLINED, why);
         journal.write(
                 by,
@@ -92,11 +93,18 @@ public class ProposalService {
         return proposals.waiting(revision);
     }
 
-    private Proposal waiting(Role role, long id) {
-        if (role != Role.LEAD) {
-            throw Refused.because("A lead decides about proposals for the notes.");
-        }
+    /** Whether this person may decide about it. */
+    boolean decides(long person, Role role, Proposal proposal) {
+        long model = models.revision(proposal.revisionId()).modelId();
+        return new Experience(proposals.closings(person, model)).decides(role, proposal.byId() == person);
+    }
+
+    private Proposal waiting(By by, Role role, long id) {
         Proposal proposal = proposals.proposal(id);
+        if (!decides(by.person(), role, proposal)) {
+            throw Refused.because("A lead decides about proposals for the notes, or a bench who has closed up "
+                    + Experience.ENOUGH + " of this model and did not propose it.");
+        }
         if (proposal.decision().isPresent()) {
             throw Refused.because("This proposal was decided already.");
         }

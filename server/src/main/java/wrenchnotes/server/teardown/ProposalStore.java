@@ -30,13 +30,14 @@ public class ProposalStore {
             Optional<String> tag,
             Step step,
             String why,
+            long byId,
             String by,
             Instant at,
             Optional<Decision> decision) {}
 
     private static final String PROPOSAL = """
             SELECT proposal.id, proposal.revision_id, proposal.teardown_id, proposal.job_id, unit.tag, step, why,
-                   person.name AS by, proposal.made_at, decision
+                   made_by, person.name AS by, proposal.made_at, decision
             FROM proposal
             JOIN person ON person.id = made_by
             LEFT JOIN job ON job.id = proposal.job_id
@@ -94,6 +95,21 @@ public class ProposalStore {
                 .update();
     }
 
+    /** How many units of a model somebody has closed up. */
+    int closings(long person, long model) {
+        return jdbc.sql("""
+                        SELECT COUNT(DISTINCT closing.job_id)
+                        FROM closing
+                        JOIN job ON job.id = closing.job_id
+                        JOIN revision ON revision.id = job.revision_id
+                        WHERE closing.by = :person AND revision.model_id = :model
+                        """)
+                .param("person", person)
+                .param("model", model)
+                .query(Integer.class)
+                .single();
+    }
+
     private Proposal proposal(java.sql.ResultSet row) throws java.sql.SQLException {
         Optional<Long> job = Sql.id(row, "job_id");
         return new Proposal(
@@ -104,6 +120,7 @@ public class ProposalStore {
                 job.isPresent() ? Optional.of(Tag.of(row.getInt("tag")).text()) : Optional.empty(),
                 json.readValue(row.getString("step"), Step.class),
                 row.getString("why"),
+                row.getLong("made_by"),
                 row.getString("by"),
                 Sql.instant(row, "made_at"),
                 Optional.ofNullable(row.getString("decision")).map(Decision::valueOf));

@@ -17,7 +17,8 @@ export type Press =
   | { act: 'out'; step: string; settled: Schemas['ThingOut'][] }
   | { act: 'back' }
   | { act: 'close' }
-  | { act: 'move'; move: Schemas['MoveSaid'] };
+  | { act: 'move'; move: Schemas['MoveSaid'] }
+  | { act: 'fit'; component: number; revision: number };
 
 function send(bench: Bench, press: Press): Promise<Bench> {
   const header = seen(bench.version);
@@ -41,6 +42,13 @@ function send(bench: Bench, press: Press): Promise<Bench> {
       return answer(api.POST('/api/jobs/{job}/bench/back', { params: { path: { job }, header } }));
     case 'close':
       return answer(api.POST('/api/jobs/{job}/bench/close', { params: { path: { job }, header } }));
+    case 'fit':
+      return answer(
+        api.POST('/api/jobs/{job}/bench/fitted', {
+          params: { path: { job }, header },
+          body: { component: press.component, revision: press.revision },
+        }),
+      );
     case 'move':
       return answer(
         api.POST('/api/jobs/{job}/bench/moves', { params: { path: { job }, header }, body: press.move }),
@@ -93,6 +101,7 @@ function BenchOf({ bench }: { bench: Bench }) {
     }
   }, [bench.nextIn, bench.nextOut]);
   const [instead, setInstead] = useState<string>();
+  const [passed, setPassed] = useState<number[]>([]);
   const next = bench.steps.find((one) => one.id === (way === 'IN' ? bench.nextIn : bench.nextOut));
   const other = bench.steps.find((one) => one.id === instead);
   // Another of the ways that do the same, if somebody has chosen it.
@@ -113,6 +122,8 @@ function BenchOf({ bench }: { bench: Bench }) {
         key={`${way} ${step?.id ?? ''} ${bench.version}`}
         bench={bench}
         way={way}
+        passed={passed}
+        pass={(component) => setPassed([...passed, component])}
         step={step}
         turn={setWay}
         choose={setInstead}

@@ -19,18 +19,18 @@ export function NotesAreWrong({
   done: () => void;
 }) {
   const notes = useQuery({
-    queryKey: ['notes', bench.revisionId],
+    queryKey: ['notes', step.revisionId],
     queryFn: () =>
       answer(
-        api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: bench.revisionId } } }),
+        api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: step.revisionId } } }),
       ),
   });
   return (
     <Loaded query={notes}>
       {(now) => {
-        const written = now.steps.find((one) => one.id === step.id);
+        const written = now.steps.find((one) => one.id === step.written);
         return written ? (
-          <Form bench={bench} written={written} done={done} />
+          <Form bench={bench} revision={step.revisionId} written={written} done={done} />
         ) : (
           <Box>
             The notes have no such step any more: they were changed since this unit was opened.
@@ -44,14 +44,24 @@ export function NotesAreWrong({
   );
 }
 
-function Form({ bench, written, done }: { bench: Schemas['BenchView']; written: Step; done: () => void }) {
+function Form({
+  bench,
+  revision,
+  written,
+  done,
+}: {
+  bench: Schemas['BenchView'];
+  revision: number;
+  written: Step;
+  done: () => void;
+}) {
   const [step, setStep] = useState(written);
   const [why, setWhy] = useState('');
   const propose = useMutation({
     mutationFn: () =>
       answer(
         api.POST('/api/revisions/{revision}/proposals', {
-          params: { path: { revision: bench.revisionId } },
+          params: { path: { revision } },
           body: { step, why: why.trim() || countsIn(written, step), jobId: bench.jobId },
         }),
       ),

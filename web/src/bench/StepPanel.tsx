@@ -13,10 +13,14 @@ import { countWords, inAccount } from './heaps';
 import { NotAllBack } from './NotAllBack';
 import { NotesAreWrong } from './NotesAreWrong';
 import { OffList } from './OffList';
+import { WhichVariant } from './WhichVariant';
 
 type Props = {
   bench: Schemas['BenchView'];
   way: 'IN' | 'OUT';
+  /** sub-assemblies that are not gone into */
+  passed: number[];
+  pass: (component: number) => void;
   step?: Schemas['StepView'];
   turn: (way: 'IN' | 'OUT') => void;
   choose: (step: string) => void;
@@ -26,10 +30,11 @@ type Props = {
 };
 
 /** The step that is next, large: the caution first, then what to do, what comes off, and the keys. */
-export function StepPanel({ bench, way, step, turn, choose, press, busy, error }: Props) {
+export function StepPanel({ bench, way, passed, pass, step, turn, choose, press, busy, error }: Props) {
   const [otherwise, setOtherwise] = useState(false);
   const [checking, setChecking] = useState(false);
   const [wrong, setWrong] = useState(false);
+
   const there = (thing: Schemas['ThingView']) =>
     way === 'IN' ? inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED') : inAccount(thing, 'TRAY');
   const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
@@ -43,7 +48,12 @@ export function StepPanel({ bench, way, step, turn, choose, press, busy, error }
   const other = way === 'IN' ? 'OUT' : 'IN';
   const canTurn = way === 'IN' ? bench.nextOut !== undefined : bench.nextIn !== undefined;
   const closable = bench.opened && !bench.closed && bench.nextOut === undefined;
-  const form = otherwise || checking || wrong;
+  // Asked once it can be seen, on the way in; whoever does not go into it passes it by.
+  const unknown =
+    way === 'IN'
+      ? bench.inside.find((one) => one.fitted === undefined && !passed.includes(one.component))
+      : undefined;
+  const form = otherwise || checking || wrong || unknown !== undefined;
   const others = way === 'IN' && step?.insteadOf ? standIns(bench, step) : [];
   useKeys([
     { key: 'Space', label: way === 'IN' ? 'Off to the tray' : 'Back in', act: plain, off: !step || form },
@@ -90,8 +100,16 @@ export function StepPanel({ bench, way, step, turn, choose, press, busy, error }
             done={() => setChecking(false)}
           />
         </Box>
+      ) : unknown ? (
+        <WhichVariant
+          key={unknown.component}
+          inside={unknown}
+          busy={busy}
+          fit={(revision) => press({ act: 'fit', component: unknown.component, revision })}
+          leave={() => pass(unknown.component)}
+        />
       ) : step ? (
-        <StepWords step={step} way={way} />
+        <StepWords step={step} way={way} before={bench.opened ? '' : bench.before} />
       ) : (
         <EndOfWay bench={bench} way={way} />
       )}
@@ -197,9 +215,14 @@ function position(bench: Schemas['BenchView'], way: 'IN' | 'OUT', step?: Schemas
   return way === 'IN' ? `IN · STEP ${open + 1} OF ${bench.stepsInAll}` : `OUT · ${open} TO GO`;
 }
 
-function StepWords({ step, way }: { step: Schemas['StepView']; way: 'IN' | 'OUT' }) {
+function StepWords({ step, way, before }: { step: Schemas['StepView']; way: 'IN' | 'OUT'; before: string }) {
   return (
     <>
+      {before && (
+        <Box fontSize="20px" color="brassLight">
+          Before the first step: {before}.
+        </Box>
+      )}
       <chakra.h1 fontSize="28px" lineHeight={1.18}>
         {step.title}
       </chakra.h1>

@@ -9,6 +9,7 @@ import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { type Arrival, ArrivalFields, NOTHING_SAID } from './ArrivalFields';
 import { Known } from './Known';
+import { Looks } from './Looks';
 import { OwnerField } from './OwnerField';
 import { useCounter } from './useCounter';
 
@@ -208,6 +209,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
               </Chip>
             ))}
           </Box>
+          <Looks revisions={revisions} picked={revision} />
           {models.length === 0 && <Box color="muted">No models yet: make one under Models first.</Box>}
           {problem('revisionId') && (
             <Box color="hazard" role="alert">

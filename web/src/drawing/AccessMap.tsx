@@ -5,6 +5,9 @@ import { accessLayout, type Box, COMPONENT_LINE, smooth } from './accessLayout';
 
 type Step = Schemas['Step'];
 
+/** How far the map may shrink to fit. */
+const SMALLEST = 0.78;
+
 /** The notes as layers, outermost on the left; the chosen way is lit, and each component can be asked for. */
 export function AccessMap({
   steps,
@@ -16,7 +19,7 @@ export function AccessMap({
   pick,
 }: {
   steps: Step[];
-  components: Schemas['Named'][];
+  components: Schemas['ModelComponent'][];
   /** ids of the steps of the way, in order; empty if nothing is asked for */
   way: string[];
   targets: number[];
@@ -33,7 +36,8 @@ export function AccessMap({
     <svg
       viewBox={`0 0 ${map.width} ${map.height}`}
       width={map.width}
-      style={{ maxWidth: '100%', height: 'auto', display: 'block' }}
+      // A deep unit is scrolled, not shrunk until nobody can read it.
+      style={{ maxWidth: '100%', minWidth: map.width * SMALLEST, height: 'auto', display: 'block' }}
       role="group"
       aria-label="Access map"
     >

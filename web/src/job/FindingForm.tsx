@@ -47,8 +47,8 @@ export function FindingForm({
       ),
     done,
   );
-  const known = model.data?.components.find(
-    (one) => one.name.toLowerCase() === component.trim().toLowerCase(),
+  const known = model.data?.components.find((one) =>
+    [one.name, ...one.aliases].some((name) => name.toLowerCase() === component.trim().toLowerCase()),
   );
   const faults = model.data?.faults.filter((fault) => fault.componentId === known?.id) ?? [];
   return (
@@ -78,7 +78,9 @@ export function FindingForm({
       </Box>
       <datalist id="components">
         {model.data?.components.map((one) => (
-          <option key={one.id} value={one.name} />
+          <option key={one.id} value={one.name}>
+            {one.aliases.join(', ')}
+          </option>
         ))}
       </datalist>
       <datalist id="faults">

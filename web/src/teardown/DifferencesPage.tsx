@@ -82,11 +82,16 @@ const SORTS: Record<Schemas['StepDiff']['sort'], [string, string]> = {
 };
 
 function DiffList({ diff }: { diff: Schemas['NotesDiff'] }) {
-  if (diff.steps.length === 0) {
+  if (diff.steps.length === 0 && diff.whole.length === 0) {
     return <Empty>{diff.orderChanged ? 'The same steps in another order.' : 'No difference.'}</Empty>;
   }
   return (
     <chakra.ul listStyleType="none" m={0} p={0} aria-label="Differences">
+      {diff.whole.map((line) => (
+        <chakra.li key={line} py="7px" borderTop="1px solid" borderColor="line">
+          <chakra.b color="amberInk">as a whole</chakra.b> {line}
+        </chakra.li>
+      ))}
       {diff.steps.map((step) => (
         <chakra.li key={step.id} py="7px" borderTop="1px solid" borderColor="line">
           <chakra.b color={SORTS[step.sort][1]}>{SORTS[step.sort][0]}</chakra.b> <b>{step.title}</b>

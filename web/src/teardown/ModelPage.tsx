@@ -10,6 +10,7 @@ import { Empty, Loaded, Trouble } from '../parts/States';
 import { DifferencesPage } from './DifferencesPage';
 import { Notes } from './Notes';
 import { WayPage } from './WayPage';
+import { WholePage } from './WholePage';
 
 export default function ModelPage() {
   const { model, revision, view } = useParams();
@@ -30,6 +31,7 @@ export default function ModelPage() {
 const VIEWS = [
   ['way', 'Way in'],
   ['notes', 'Write the notes'],
+  ['whole', 'As a whole'],
   ['differences', 'Differences'],
 ] as const;
 type View = (typeof VIEWS)[number][0];
@@ -113,8 +115,9 @@ function ModelOf({
       </Box>
       {revision ? (
         <>
-          {shown === 'way' && <WayPage key={revision.id} sheet={sheet} revision={revision} />}
+          {shown === 'way' && <WayPage key={revision.id} revision={revision} />}
           {shown === 'notes' && <Notes key={revision.id} sheet={sheet} revision={revision} />}
+          {shown === 'whole' && <WholePage key={revision.id} sheet={sheet} revision={revision} />}
           {shown === 'differences' && <DifferencesPage key={revision.id} sheet={sheet} revision={revision} />}
         </>
       ) : (
@@ -153,7 +156,7 @@ function RevisionForm({
         revision
           ? api.PUT('/api/revisions/{revision}', {
               params: { path: { revision: revision.id }, header: seen(revision.version) },
-              body: { name, tellApart },
+              body: { name, tellApart, look: revision.look },
             })
           : api.POST('/api/models/{model}/revisions', {
               params: { path: { model } },

@@ -8,6 +8,7 @@ import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Empty, Loaded, Trouble } from '../parts/States';
 import { newId } from './newId';
+import { notesSaved } from './notesSaved';
 import { Proposals } from './Proposals';
 import { StepForm } from './StepForm';
 import { StepList } from './StepList';
@@ -65,12 +66,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
           body: { steps, why },
         }),
       ),
-    onSuccess: (saved) => {
-      client.setQueryData(['notes', notes.revisionId], saved);
-      client.invalidateQueries({ queryKey: ['models'] });
-      client.invalidateQueries({ queryKey: ['model', sheet.model.id] });
-      client.invalidateQueries({ queryKey: ['model', sheet.model.id] });
-    },
+    onSuccess: (saved) => notesSaved(client, sheet.model.id, saved),
   });
   function add() {
     const next = blank(steps);

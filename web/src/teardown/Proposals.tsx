@@ -7,25 +7,23 @@ import { day } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
-import { useSession } from '../team/session';
 
-/** What benches have seen otherwise; a lead takes it into the notes or says why not. */
+/** What benches have seen otherwise; who may decide takes it into the notes or says why not. */
 export function Proposals({ revision }: { revision: number }) {
   const waiting = useQuery({
     queryKey: ['proposals', revision],
     queryFn: () => answer(api.GET('/api/revisions/{revision}/proposals', { params: { path: { revision } } })),
   });
-  const lead = useSession().data?.person?.role === 'LEAD';
   return (
     <>
       {waiting.data?.map((proposal) => (
-        <Proposal key={proposal.id} proposal={proposal} lead={lead} />
+        <Proposal key={proposal.id} proposal={proposal} />
       ))}
     </>
   );
 }
 
-function Proposal({ proposal, lead }: { proposal: Schemas['ProposalView']; lead: boolean }) {
+function Proposal({ proposal }: { proposal: Schemas['ProposalView'] }) {
   const client = useQueryClient();
   const [declining, setDeclining] = useState(false);
   const [why, setWhy] = useState('');
@@ -70,9 +68,9 @@ function Proposal({ proposal, lead }: { proposal: Schemas['ProposalView']; lead:
             </Link>
           </>
         )}
-        {!lead && ' · waits for a lead'}
+        {!proposal.yours && ' · waits for a lead, or a bench who knows the model'}
       </Box>
-      {lead && !declining && (
+      {proposal.yours && !declining && (
         <Box display="flex" gap="8px" mt="6px">
           <Act look="main" disabled={decide.isPending} onClick={() => decide.mutate(true)}>
             Take it into the notes
@@ -80,7 +78,7 @@ function Proposal({ proposal, lead }: { proposal: Schemas['ProposalView']; lead:
           <Act onClick={() => setDeclining(true)}>Not so</Act>
         </Box>
       )}
-      {lead && declining && (
+      {proposal.yours && declining && (
         <Box display="grid" gridTemplateColumns="1fr auto auto" gap="8px" mt="6px" alignItems="end">
           <Text label="Why not" compact value={why} onChange={(event) => setWhy(event.target.value)} />
           <Act disabled={!why.trim() || decide.isPending} onClick={() => decide.mutate(false)}>

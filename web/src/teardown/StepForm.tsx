@@ -28,7 +28,7 @@ export function StepForm({
   shapes: Schemas['NotesView']['shapes'];
   questions: Schemas['NotesView']['questions'];
   model: number;
-  components: Schemas['Named'][];
+  components: Schemas['ModelComponent'][];
   change: (step: Step) => void;
   remove: () => void;
 }) {
@@ -331,7 +331,7 @@ function Exposes({
 }: {
   step: Step;
   model: number;
-  components: Schemas['Named'][];
+  components: Schemas['ModelComponent'][];
   set: (part: Partial<Step>) => void;
 }) {
   const client = useQueryClient();

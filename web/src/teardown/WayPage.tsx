@@ -5,42 +5,64 @@ import { useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { AccessMap } from '../drawing/AccessMap';
 import { Loaded, Trouble } from '../parts/States';
+import { InsideChoices } from './InsideChoices';
 import { StepCard } from './StepCard';
 import { WayPanel } from './WayPanel';
 
 /** How to get to a part of this model: the notes as a map, and the least way through it. */
-export function WayPage({
-  sheet,
-  revision,
-}: {
-  sheet: Schemas['ModelSheet'];
-  revision: Schemas['Revision'];
-}) {
-  const notes = useQuery({
-    queryKey: ['notes', revision.id],
+export function WayPage({ revision }: { revision: Schemas['Revision'] }) {
+  // What is asked for stands in the address, so that it can be sent to another bench.
+  const [asked, ask] = useSearchParams();
+  const fitted = asked.getAll('in');
+  const whole = useQuery({
+    queryKey: ['whole', revision.id, fitted],
     queryFn: () =>
-      answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision.id } } })),
+      answer(
+        api.GET('/api/revisions/{revision}/whole', {
+          params: { path: { revision: revision.id }, query: { fitted } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
   });
-  return <Loaded query={notes}>{(now) => <WayOf sheet={sheet} notes={now} />}</Loaded>;
+  function change(targets: number[], inside: string[]) {
+    ask(
+      new URLSearchParams([
+        ...targets.map((id) => ['to', String(id)]),
+        ...inside.map((variant) => ['in', variant]),
+      ]),
+      { replace: true },
+    );
+  }
+  return (
+    <Loaded query={whole}>
+      {(now) => <WayOf notes={now} asked={asked.getAll('to').map(Number)} fitted={fitted} change={change} />}
+    </Loaded>
+  );
 }
 
 export type Offer = 'time' | 'parts' | 'undo';
 
-function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas['NotesView'] }) {
-  // What is asked for stands in the address, so that it can be sent to another bench.
-  const [asked, ask] = useSearchParams();
-  const targets = asked
-    .getAll('to')
-    .map(Number)
-    .filter((id) => sheet.components.some((one) => one.id === id));
+function WayOf({
+  notes,
+  asked,
+  fitted,
+  change,
+}: {
+  notes: Schemas['WholeUnit'];
+  asked: number[];
+  /** which variant each sub-assembly is that is gone into, as `component:revision` */
+  fitted: string[];
+  change: (targets: number[], fitted: string[]) => void;
+}) {
+  const targets = asked.filter((id) => notes.components.some((one) => one.id === id));
   const [offer, setOffer] = useState<Offer>('time');
   const [pointed, setPointed] = useState<string>();
   const access = useQuery({
-    queryKey: ['access', notes.revisionId, notes.number, targets],
+    queryKey: ['access', notes.revisionId, notes.number, targets, fitted],
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/access', {
-          params: { path: { revision: notes.revisionId }, query: { targets } },
+          params: { path: { revision: notes.revisionId }, query: { targets, fitted } },
         }),
       ),
     enabled: targets.length > 0,
@@ -53,7 +75,7 @@ function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
     const next = targets.includes(component)
       ? targets.filter((one) => one !== component)
       : [...targets, component];
-    ask(new URLSearchParams(next.map((id) => ['to', String(id)])), { replace: true });
+    change(next, fitted);
   }
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 372px' }} flex="1" minH={0}>
@@ -69,7 +91,7 @@ function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
           </Box>
           <AccessMap
             steps={notes.steps}
-            components={sheet.components}
+            components={notes.components}
             way={way?.plan.order ?? []}
             targets={targets}
             pointed={pointed}
@@ -98,7 +120,6 @@ function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
       >
         <Trouble error={access.error} />
         <WayPanel
-          sheet={sheet}
           notes={notes}
           targets={targets}
           pick={pick}
@@ -106,6 +127,15 @@ function WayOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
           offer={offer}
           setOffer={setOffer}
           point={setPointed}
+        />
+        <InsideChoices
+          choices={notes.choices}
+          choose={(component, variant) =>
+            change(targets, [
+              ...fitted.filter((one) => !one.startsWith(`${component}:`)),
+              ...(variant === undefined ? [] : [`${component}:${variant}`]),
+            ])
+          }
         />
       </chakra.section>
     </Box>

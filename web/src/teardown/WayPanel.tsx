@@ -11,7 +11,6 @@ type Access = Schemas['Access'];
 
 /** What the way costs, what to lay out, and its steps. */
 export function WayPanel({
-  sheet,
   notes,
   targets,
   pick,
@@ -20,8 +19,7 @@ export function WayPanel({
   setOffer,
   point,
 }: {
-  sheet: Schemas['ModelSheet'];
-  notes: Schemas['NotesView'];
+  notes: Schemas['WholeUnit'];
   targets: number[];
   pick: (component: number) => void;
   offers?: Schemas['Offers'];
@@ -30,19 +28,19 @@ export function WayPanel({
   point: (step: string) => void;
 }) {
   const currency = useSession().data?.currency ?? 'EUR';
-  const names = sheet.components.filter((one) => targets.includes(one.id)).map((one) => one.name);
+  const names = notes.components.filter((one) => targets.includes(one.id)).map((one) => one.name);
   const way = offers?.[offer] ?? offers?.time;
   return (
     <>
       <chakra.h1>{names.length > 0 ? `Way to the ${names.join(' and the ')}` : 'Where to?'}</chakra.h1>
-      {targets.length === 0 && sheet.components.length > 0 && (
+      {targets.length === 0 && notes.components.length > 0 && (
         <Empty>
           Pick a part on the map, or several: the least way to all of them is worked out, with what to lay out
           and what will be off.
         </Empty>
       )}
       <Box display="flex" flexWrap="wrap" gap="5px" my="8px" role="group" aria-label="What to reach">
-        {sheet.components
+        {notes.components
           .filter((one) => targets.includes(one.id))
           .map((one) => (
             <Chip key={one.id} on minH="30px" px="8px" fontSize="14px" onClick={() => pick(one.id)}>
@@ -50,7 +48,7 @@ export function WayPanel({
             </Chip>
           ))}
       </Box>
-      {sheet.components.length === 0 && (
+      {notes.components.length === 0 && (
         <Empty>No step exposes anything yet: say in the notes what each one lets you reach.</Empty>
       )}
       {targets.length > 0 && !offers && <Empty>Looking for the way…</Empty>}
@@ -71,6 +69,11 @@ export function WayPanel({
           {!way.plan.reversible && (
             <Box mt="6px" borderLeft="4px solid" borderColor="amber" pl="10px" fontSize="15px">
               This way breaks something: it cannot be put back as made.
+            </Box>
+          )}
+          {notes.overview.before && (
+            <Box mt="6px" borderLeft="4px solid" borderColor="mat" pl="10px" fontSize="15px">
+              <b>Before the first step:</b> {notes.overview.before}.
             </Box>
           )}
           <chakra.h2 mt="10px">Lay out</chakra.h2>
@@ -186,7 +189,7 @@ function Steps({
   point,
 }: {
   access: Access;
-  notes: Schemas['NotesView'];
+  notes: Schemas['WholeUnit'];
   point: (step: string) => void;
 }) {
   return (

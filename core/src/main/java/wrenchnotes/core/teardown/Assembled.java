@@ -2,6 +2,7 @@ package wrenchnotes.core.teardown;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -43,6 +44,22 @@ public final class Assembled {
     /** What the steps of a sub-assembly are called in the joined notes. */
     public static String id(long component, String id) {
         return component + ":" + id;
+    }
+
+    /**
+     * Where a step of joined notes is written.
+     *
+     * @param component the sub-assembly whose notes have it; empty for the unit's own
+     * @param id what it is called there
+     */
+    public record Written(Optional<Long> component, String id) {}
+
+    /** Takes apart what {@link #id} made. */
+    public static Written written(String joined) {
+        int colon = joined.indexOf(':');
+        return colon < 0
+                ? new Written(Optional.empty(), joined)
+                : new Written(Optional.of(Long.valueOf(joined.substring(0, colon))), joined.substring(colon + 1));
     }
 
     /** Whether a step or thing of the joined notes belongs to the sub-assembly that is this component. */

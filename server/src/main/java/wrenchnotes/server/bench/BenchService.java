@@ -18,6 +18,7 @@ import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.bench.BenchStore.Direction;
+import wrenchnotes.server.bench.BenchStore.FittedEntry;
 import wrenchnotes.server.bench.BenchStore.LedgerEntry;
 import wrenchnotes.server.bench.BenchStore.StepEntry;
 import wrenchnotes.server.drawer.DrawerService;
@@ -68,14 +69,16 @@ public class BenchService {
     }
 
     private BenchView view(BenchState state) {
-        return BenchView.of(state, facts.of(state.job()), inside.seen(state.job(), state.teardown(), state.way()));
+        return BenchView.of(state, facts.of(state.job()), inside.seen(state));
     }
 
     private BenchState state(long id) {
         JobStore.Job job = jobs.job(id);
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
-        return BenchState.of(job, version, inside.joined(job, version.teardown()), store.steps(id), store.ledger(id));
+        List<FittedEntry> fitted = store.fitted(id);
+        return BenchState.of(
+                job, version, fitted, inside.joined(version.teardown(), fitted), store.steps(id), store.ledger(id));
     }
 
     private BenchState changeable(long id, Seen seen) {

@@ -8,8 +8,10 @@ import wrenchnotes.core.bench.ClosingGate;
 import wrenchnotes.core.bench.Ledger;
 import wrenchnotes.core.bench.WayIn;
 import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.bench.BenchStore.Direction;
+import wrenchnotes.server.bench.BenchStore.FittedEntry;
 import wrenchnotes.server.bench.BenchStore.LedgerEntry;
 import wrenchnotes.server.bench.BenchStore.StepEntry;
 import wrenchnotes.server.job.JobStore;
@@ -19,16 +21,21 @@ import wrenchnotes.server.teardown.NotesStore;
 record BenchState(
         JobStore.Job job,
         NotesStore.Version notes,
+        List<FittedEntry> fitted,
         Teardown teardown,
         List<StepEntry> steps,
         List<LedgerEntry> entries,
         WayIn way,
         Ledger ledger) {
 
-    /** @param teardown the notes that the job goes by, sub-assemblies included */
+    /**
+     * @param fitted the variants of sub-assemblies that were seen
+     * @param teardown the notes that the job goes by, sub-assemblies included
+     */
     static BenchState of(
             JobStore.Job job,
             NotesStore.Version notes,
+            List<FittedEntry> fitted,
             Teardown teardown,
             List<StepEntry> steps,
             List<LedgerEntry> entries) {
@@ -38,7 +45,17 @@ record BenchState(
         }
         Ledger ledger = Ledger.replayed(
                 teardown.things(), entries.stream().map(LedgerEntry::move).toList());
-        return new BenchState(job, notes, teardown, steps, entries, way, ledger);
+        return new BenchState(job, notes, fitted, teardown, steps, entries, way, ledger);
+    }
+
+    /** The revision in whose notes a step is written: the unit's own, or that of a sub-assembly. */
+    long revisionOf(Assembled.Written step) {
+        return fitted.stream()
+                .filter(entry ->
+                        step.component().filter(id -> id == entry.component()).isPresent())
+                .map(FittedEntry::revision)
+                .findFirst()
+                .orElse(job.revisionId());
     }
 
     boolean opened() {

@@ -10,6 +10,7 @@ import wrenchnotes.core.bench.Ledger;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
+import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
@@ -53,9 +54,15 @@ public record BenchView(
         List<Inside.SubAssembly> inside,
         Status status) {
 
-    /** @param open whether it is in and not out again */
+    /**
+     * @param open whether it is in and not out again
+     * @param revisionId the revision in whose notes it is written: a sub-assembly's for what is inside one
+     * @param written its id there
+     */
     public record StepView(
             String id,
+            long revisionId,
+            String written,
             String title,
             String how,
             String caution,
@@ -116,8 +123,11 @@ public record BenchView(
     }
 
     private static StepView view(Step step, BenchState state) {
+        Assembled.Written written = Assembled.written(step.id());
         return new StepView(
                 step.id(),
+                state.revisionOf(written),
+                written.id(),
                 step.title(),
                 step.how(),
                 step.caution(),

@@ -4,13 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.bench.WayIn;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.bench.BenchStore.FittedEntry;
 import wrenchnotes.server.ground.By;
-import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.Assembly;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
@@ -46,8 +44,8 @@ public class Inside {
             Optional<Long> fitted) {}
 
     /** The notes that this job goes by: its own, and those of each variant that was picked. */
-    Teardown joined(JobStore.Job job, Teardown own) {
-        List<Assembled.Fitted> inside = store.fitted(job.id()).stream()
+    Teardown joined(Teardown own, List<FittedEntry> fitted) {
+        List<Assembled.Fitted> inside = fitted.stream()
                 .map(entry -> assembly.fitted(
                         models.component(entry.component()), entry.revision(), notes.version(entry.teardown())))
                 .toList();
@@ -55,11 +53,10 @@ public class Inside {
     }
 
     /** The sub-assemblies that open steps expose. */
-    List<SubAssembly> seen(JobStore.Job job, Teardown joined, WayIn way) {
-        List<FittedEntry> fitted = store.fitted(job.id());
+    List<SubAssembly> seen(BenchState state) {
         List<SubAssembly> seen = new ArrayList<>();
-        way.open().stream()
-                .flatMap(step -> joined.step(step).exposes().stream())
+        state.way().open().stream()
+                .flatMap(step -> state.teardown().step(step).exposes().stream())
                 .distinct()
                 .map(models::component)
                 .forEach(component -> component.inside().ifPresent(model -> {
@@ -72,8 +69,11 @@ public class Inside {
                                 component.name(),
                                 models.model(model).title(),
                                 variants,
-                                store.usualVariant(component.id(), job.unitId(), job.revisionId()),
-                                fitted.stream()
+                                store.usualVariant(
+                                        component.id(),
+                                        state.job().unitId(),
+                                        state.job().revisionId()),
+                                state.fitted().stream()
                                         .filter(entry -> entry.component() == component.id())
                                         .map(FittedEntry::revision)
                                         .findFirst()));

@@ -42,7 +42,9 @@ class ModelsIT {
     void notesThatPlanTheWayIn() {
         theWayToAPartIsLit();
         aBrokenWayAndOneThatCanBeUndoneAreBothOffered();
+        theWayGoesOnIntoWhateverIsFittedInside();
         aTeardownIsWrittenByKeyboardAlone();
+        whatHoldsForTheRevisionAsAWholeIsSaidAndKept();
         aRevisionIsMadeFromAnotherAndShowsItsDifferences();
         aBenchProposesAndTheLeadTakesItIntoTheNotes();
         aTeardownLeavesAsAFileAndComesBack();
@@ -88,6 +90,60 @@ class ModelsIT {
                 .contains("added Cut the foot plate rivets")
                 .contains("8 cross PH1");
         window.assertAccessible();
+    }
+
+    /** The drive in a computer is a model of its own: once said which, the plan runs through the notes of both. */
+    private void theWayGoesOnIntoWhateverIsFittedInside() {
+        model("Pellworth Tern");
+        window.says("Inside the disc drive");
+        assertThat(page.getByText("Reach the heads").count()).isZero();
+        window.click("ribbed lid");
+        window.click("Reach the heads");
+        window.says("Way to the heads", "Disk out, then unplug at the wall");
+        assertThat(page.getByLabel("The steps of the way")
+                        .getByRole(AriaRole.LISTITEM)
+                        .allInnerTexts())
+                .as("through the unit first, then through the drive")
+                .first()
+                .asString()
+                .contains("Case apart");
+        assertThat(page.getByLabel("The steps of the way").innerText())
+                .contains("Drive out")
+                .contains("disc drive: Carriage and rails");
+        window.assertAccessible();
+        // Taken as one piece again, what is inside cannot be asked for.
+        window.click("as one piece");
+        window.says("Where to?");
+    }
+
+    private void whatHoldsForTheRevisionAsAWholeIsSaidAndKept() {
+        page.getByText("As a whole").click();
+        window.says("Before step one");
+        field("How the unit must stand before anything is opened").fill("cartridge out");
+        window.click("Another check");
+        field("What to try").fill("every key");
+        field("Times").fill("3");
+        window.click("Another watch point");
+        field("What to look at").fill("the reeds stick");
+        window.click("Another service mode");
+        field("Which keys, and when").fill("both shift keys at power-up");
+        window.click("Save it in the notes");
+        // A mode needs a name: refused as a whole, and nothing that was typed is gone.
+        page.getByRole(AriaRole.ALERT).first().waitFor();
+        assertThat(field("What to look at").inputValue()).isEqualTo("the reeds stick");
+        field("Mode").fill("key echo");
+        window.click("Save it in the notes");
+        page.getByText("Save it in the notes").waitFor(gone());
+        window.click("Change reed switch");
+        field("Also called (with commas between)").fill("reed contact");
+        window.click("Save it");
+        window.says("also reed contact");
+        window.assertAccessible();
+        page.reload();
+        window.says("also reed contact");
+        assertThat(field("How the unit must stand before anything is opened").inputValue())
+                .isEqualTo("cartridge out");
+        assertThat(field("Times").inputValue()).isEqualTo("3");
     }
 
     /** From a new model to saved notes without the mouse: Tab, letters, Enter and Space. */

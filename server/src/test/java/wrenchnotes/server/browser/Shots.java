@@ -64,6 +64,12 @@ public final class Shots {
         take("notes");
         window.goTo("Models");
         page.getByText("A new model").waitFor();
+        page.getByText("Pellworth Tern").click();
+        page.getByText("As a whole").click();
+        page.getByText("Before step one").waitFor();
+        take("as-a-whole");
+        window.goTo("Models");
+        page.getByText("A new model").waitFor();
         page.getByText("Quistral Q2").click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("B").setExact(true))
                 .click();

@@ -1,0 +1,197 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import type { Schemas } from '../api/client';
+import { stageWords } from '../api/words';
+import { Act } from '../parts/Buttons';
+import { Pick, Text } from '../parts/Fields';
+import { Empty } from '../parts/States';
+
+type Check = Schemas['PlannedCheck'];
+type Mode = Schemas['ServiceMode'];
+type Watch = Schemas['WatchPoint'];
+
+/** Some lines of one sort under a heading, each of which can go, and one more can come. */
+function Lines<T>({
+  heading,
+  empty,
+  more,
+  lines,
+  set,
+  blank,
+  columns,
+  children,
+}: {
+  heading: string;
+  empty: string;
+  more: string;
+  lines: T[];
+  set: (lines: T[]) => void;
+  blank: T;
+  columns: string;
+  children: (line: T, change: (part: Partial<T>) => void) => ReactNode;
+}) {
+  return (
+    <Box role="group" aria-label={heading} mt="18px">
+      <chakra.h1 mb="4px">{heading}</chakra.h1>
+      {lines.length === 0 && <Empty>{empty}</Empty>}
+      {lines.map((line, n) => (
+        <Box
+          key={n}
+          display="grid"
+          gridTemplateColumns={{ base: '1fr', md: `${columns} auto` }}
+          gap="8px"
+          alignItems="end"
+          py="5px"
+          borderTop="1px solid"
+          borderColor="line"
+        >
+          {children(line, (part) => set(lines.map((one, at) => (at === n ? { ...one, ...part } : one))))}
+          <Act
+            look="quiet"
+            aria-label={`Remove line ${n + 1} of ${heading}`}
+            onClick={() => set(lines.filter((_, at) => at !== n))}
+          >
+            remove
+          </Act>
+        </Box>
+      ))}
+      <Act mt="6px" onClick={() => set([...lines, blank])}>
+        {more}
+      </Act>
+    </Box>
+  );
+}
+
+export function CheckRows({ checks, set }: { checks: Check[]; set: (checks: Check[]) => void }) {
+  return (
+    <Lines
+      heading="Checks"
+      empty="Nothing is planned: the bench is asked only whether it was tried. Say what to try, and when."
+      more="Another check"
+      lines={checks}
+      set={set}
+      blank={{ stage: 'BEFORE_CLOSING', what: '', load: '', times: 1 }}
+      columns="150px 1fr 200px 76px"
+    >
+      {(check, change) => (
+        <>
+          <Pick
+            label="When"
+            compact
+            value={check.stage}
+            onChange={(event) => change({ stage: event.target.value as Check['stage'] })}
+          >
+            {Object.entries(stageWords).map(([stage, words]) => (
+              <option key={stage} value={stage}>
+                {words}
+              </option>
+            ))}
+          </Pick>
+          <Text
+            label="What to try"
+            compact
+            value={check.what}
+            onChange={(event) => change({ what: event.target.value })}
+          />
+          <Text
+            label="With which disc, tape, load"
+            compact
+            value={check.load}
+            onChange={(event) => change({ load: event.target.value })}
+          />
+          <Text
+            label="Times"
+            compact
+            type="number"
+            min={1}
+            max={99}
+            value={check.times}
+            onChange={(event) => change({ times: Number(event.target.value) })}
+          />
+        </>
+      )}
+    </Lines>
+  );
+}
+
+export function WatchRows({
+  sheet,
+  watch,
+  set,
+}: {
+  sheet: Schemas['ModelSheet'];
+  watch: Watch[];
+  set: (watch: Watch[]) => void;
+}) {
+  return (
+    <Lines
+      heading="Watch points"
+      empty="Nothing has earned one yet. Say what to look at because it is often wrong."
+      more="Another watch point"
+      lines={watch}
+      set={set}
+      blank={{ component: sheet.components[0]?.id ?? 0, words: '' }}
+      columns="200px 1fr"
+    >
+      {(point, change) => (
+        <>
+          <Pick
+            label="Component"
+            compact
+            value={point.component}
+            onChange={(event) => change({ component: Number(event.target.value) })}
+          >
+            {sheet.components.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </Pick>
+          <Text
+            label="What to look at"
+            compact
+            value={point.words}
+            onChange={(event) => change({ words: event.target.value })}
+          />
+        </>
+      )}
+    </Lines>
+  );
+}
+
+export function ModeRows({ modes, set }: { modes: Mode[]; set: (modes: Mode[]) => void }) {
+  return (
+    <Lines
+      heading="Service modes"
+      empty="None known. Which keys, held when, and what it then shows."
+      more="Another service mode"
+      lines={modes}
+      set={set}
+      blank={{ name: '', keys: '', shows: '' }}
+      columns="160px 1fr 1fr"
+    >
+      {(mode, change) => (
+        <>
+          <Text
+            label="Mode"
+            compact
+            value={mode.name}
+            onChange={(event) => change({ name: event.target.value })}
+          />
+          <Text
+            label="Which keys, and when"
+            compact
+            value={mode.keys}
+            onChange={(event) => change({ keys: event.target.value })}
+          />
+          <Text
+            label="What it shows"
+            compact
+            value={mode.shows}
+            onChange={(event) => change({ shows: event.target.value })}
+          />
+        </>
+      )}
+    </Lines>
+  );
+}

@@ -1,0 +1,92 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas, seen } from '../api/client';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Loaded, Trouble } from '../parts/States';
+import { Components } from './Components';
+import { notesSaved } from './notesSaved';
+import { CheckRows, ModeRows, WatchRows } from './OverviewRows';
+import { RevisionLook } from './RevisionLook';
+
+type Overview = Schemas['Overview'];
+
+/** What holds for a revision as a whole: how it must stand before step one, service modes, checks, watch points. */
+export function WholePage({
+  sheet,
+  revision,
+}: {
+  sheet: Schemas['ModelSheet'];
+  revision: Schemas['Revision'];
+}) {
+  const notes = useQuery({
+    queryKey: ['notes', revision.id],
+    queryFn: () =>
+      answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision.id } } })),
+  });
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 460px' }} flex="1" minH={0}>
+      <Box p="12px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 106px)' }}>
+        <Loaded query={notes}>{(now) => <Whole key={now.number} sheet={sheet} notes={now} />}</Loaded>
+      </Box>
+      <Box
+        p="12px 22px"
+        bg="card"
+        borderLeft="1px solid"
+        borderColor="line"
+        overflowY="auto"
+        maxH={{ lg: 'calc(100vh - 106px)' }}
+      >
+        <RevisionLook key={revision.version} sheet={sheet} revision={revision} />
+        <Components sheet={sheet} />
+      </Box>
+    </Box>
+  );
+}
+
+function Whole({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas['NotesView'] }) {
+  const client = useQueryClient();
+  const [overview, setOverview] = useState(notes.overview);
+  const set = (part: Partial<Overview>) => setOverview({ ...overview, ...part });
+  const changed = JSON.stringify(overview) !== JSON.stringify(notes.overview);
+  const save = useMutation({
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/revisions/{revision}/teardown', {
+          params: { path: { revision: notes.revisionId }, header: seen(notes.number) },
+          body: { overview, steps: notes.steps, why: 'as a whole' },
+        }),
+      ),
+    onSuccess: (saved) => notesSaved(client, sheet.model.id, saved),
+  });
+  return (
+    <chakra.form
+      aria-label="As a whole"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+    >
+      <chakra.h1 mb="6px">Before step one</chakra.h1>
+      <Text
+        label="How the unit must stand before anything is opened"
+        compact
+        placeholder="drawer out, then unplug"
+        value={overview.before}
+        onChange={(event) => set({ before: event.target.value })}
+      />
+      <CheckRows checks={overview.checks} set={(checks) => set({ checks })} />
+      <WatchRows sheet={sheet} watch={overview.watch} set={(watch) => set({ watch })} />
+      <ModeRows modes={overview.modes} set={(modes) => set({ modes })} />
+      <Trouble error={save.error} />
+      <Box mt="14px" minH="44px">
+        {changed && (
+          <Act look="main" type="submit" disabled={save.isPending}>
+            {save.isPending ? 'Saving…' : 'Save it in the notes'}
+          </Act>
+        )}
+      </Box>
+    </chakra.form>
+  );
+}

@@ -18,31 +18,53 @@ public enum Account {
     LOST,
     /** Broken while coming off, found broken, or broken on the mat. */
     BROKEN,
+    /** Used up by the way that was chosen: a rivet cut. */
+    DESTROYED,
     /** The place is filled with another from a drawer. */
     REPLACED,
-    /** The place stays empty on purpose, and the reason is on record. */
-    LEFT_OUT;
+    /** The place stays empty on purpose, the reason is on record, and the unit may leave the shop so. */
+    LEFT_OUT,
+    /** Left out or unplugged until the next time it is opened: it may be closed so, but the work is not done. */
+    OUT_FOR_NOW;
 
-    /** Whether a unit may be closed while something is here. */
+    /** Whether a unit may be closed for good while something is here. */
     public boolean settled() {
         return this == FITTED || this == REPLACED || this == LEFT_OUT;
     }
 
-    /** Whether somebody has still to decide: replace it, or leave it out and say why. */
-    public boolean undecided() {
-        return this == MISSING_ON_ARRIVAL || this == LOST || this == BROKEN;
+    /** Whether a unit may be closed for now while something is here. */
+    public boolean settledForNow() {
+        return settled() || this == OUT_FOR_NOW;
     }
 
-    /** Where things in this account can go next. */
+    /** Whether somebody has still to decide: replace it, or leave it out and say why. */
+    public boolean undecided() {
+        return this == MISSING_ON_ARRIVAL || this == LOST || this == BROKEN || this == DESTROYED;
+    }
+
+    /** Whether the place is filled: with what belongs there, or with another. */
+    public boolean inPlace() {
+        return this == FITTED || this == REPLACED;
+    }
+
+    /** Whether a move to here must say why. */
+    public boolean wantsReason() {
+        return this == LEFT_OUT || this == OUT_FOR_NOW;
+    }
+
+    /**
+     * Where things in this account can go next. What lies in the tray can turn out to have been missing on arrival only as
+     * far as it was not counted: {@link Ledger#uncounted}.
+     */
     public Set<Account> goesTo() {
         return switch (this) {
-            case FITTED -> EnumSet.of(TRAY, MISSING_ON_ARRIVAL, BROKEN);
-            case REPLACED -> EnumSet.of(TRAY, BROKEN);
-            case TRAY -> EnumSet.of(FITTED, LOST, BROKEN, REPLACED, LEFT_OUT);
-            case MISSING_ON_ARRIVAL -> EnumSet.of(TRAY, REPLACED, LEFT_OUT);
-            case LOST -> EnumSet.of(TRAY, REPLACED, LEFT_OUT);
-            case BROKEN -> EnumSet.of(REPLACED, LEFT_OUT);
-            case LEFT_OUT -> EnumSet.of(TRAY, REPLACED);
+            case FITTED -> EnumSet.of(TRAY, MISSING_ON_ARRIVAL, BROKEN, DESTROYED);
+            case REPLACED -> EnumSet.of(TRAY, BROKEN, DESTROYED);
+            case TRAY -> EnumSet.of(FITTED, LOST, BROKEN, REPLACED, LEFT_OUT, OUT_FOR_NOW, MISSING_ON_ARRIVAL);
+            case MISSING_ON_ARRIVAL, LOST -> EnumSet.of(TRAY, REPLACED, LEFT_OUT, OUT_FOR_NOW);
+            case BROKEN, DESTROYED -> EnumSet.of(REPLACED, LEFT_OUT, OUT_FOR_NOW);
+            case LEFT_OUT -> EnumSet.of(TRAY, REPLACED, OUT_FOR_NOW);
+            case OUT_FOR_NOW -> EnumSet.of(TRAY, REPLACED, LEFT_OUT);
         };
     }
 
@@ -54,8 +76,10 @@ public enum Account {
             case MISSING_ON_ARRIVAL -> "missing on arrival";
             case LOST -> "lost";
             case BROKEN -> "broken";
+            case DESTROYED -> "used up by the way in";
             case REPLACED -> "replaced from a drawer";
             case LEFT_OUT -> "left out";
+            case OUT_FOR_NOW -> "left out for now";
         };
     }
 }

@@ -8,8 +8,8 @@ import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.teardown.Teardown;
 
 /**
- * Whether an opened unit may be closed: every step back in, the ledger balanced, and a look at it before the covers are
- * on. Each reason names what is in the way.
+ * Whether an opened unit may be closed: every step back in, the ledger balanced, nothing temporary and no fragment left
+ * inside, and what the notes plan to be tested before the covers are on. Each reason names what is in the way.
  */
 public final class ClosingGate {
 
@@ -17,23 +17,50 @@ public final class ClosingGate {
 
     /**
      * @param checks those since the unit was last opened
-     * @return what is in the way, a sentence each; empty if the unit may be closed
+     * @return what is in the way of closing for good, a sentence each; empty if the unit may be closed
      */
-    public static List<String> reasons(Teardown notes, WayIn way, Ledger ledger, CheckRecord checks) {
+    public static List<String> reasons(Teardown notes, WayIn way, Ledger ledger, OpenEnds ends, CheckRecord checks) {
+        return reasons(notes, way, ledger.unsettled(), ends, checks);
+    }
+
+    /**
+     * As {@link #reasons}, for a unit that its owner needs while something is still to come: what is left out for now is
+     * not in the way; everything else is.
+     */
+    public static List<String> reasonsForNow(
+            Teardown notes, WayIn way, Ledger ledger, OpenEnds ends, CheckRecord checks) {
+        return reasons(notes, way, ledger.unsettledForNow(), ends, checks);
+    }
+
+    private static List<String> reasons(
+            Teardown notes, WayIn way, List<Unsettled> unsettled, OpenEnds ends, CheckRecord checks) {
         List<String> reasons = new ArrayList<>();
         way.open().stream()
                 .map(notes::step)
                 .forEach(step -> reasons.add("\"" + step.title() + "\" is still open: put it back in."));
-        ledger.unsettled().forEach(open -> reasons.add(open.sentence()));
-        checks.last(Stage.BEFORE_CLOSING)
-                .ifPresentOrElse(
-                        last -> {
-                            if (last.verdict() == Verdict.FAILED) {
-                                reasons.add("The last check before closing failed: mend it and check again.");
-                            }
-                        },
-                        () -> reasons.add(
-                                "Nothing is checked before closing: try it by hand and under power, or say not tested."));
+        unsettled.forEach(open -> reasons.add(open.sentence()));
+        ends.fragments().stream()
+                .filter(tally -> tally.stillInside() > 0)
+                .forEach(tally -> reasons.add(tally.sentence()));
+        ends.temporary().forEach(words -> reasons.add("For the test only: " + words + ". Put it right."));
+        List<CheckPlan.DueCheck> planned = CheckPlan.at(Stage.BEFORE_CLOSING, notes.overview(), checks);
+        if (planned.isEmpty()) {
+            reasons.addAll(unplanned(checks));
+        }
+        planned.stream()
+                .map(CheckPlan.DueCheck::missing)
+                .filter(missing -> !missing.isEmpty())
+                .forEach(reasons::add);
         return reasons;
+    }
+
+    /** Where the notes plan nothing, somebody has at least to have tried it. */
+    private static List<String> unplanned(CheckRecord checks) {
+        return checks.last(Stage.BEFORE_CLOSING)
+                .map(last -> last.verdict() == Verdict.FAILED
+                        ? List.of("The last check before closing failed: mend it and check again.")
+                        : List.<String>of())
+                .orElse(List.of(
+                        "Nothing is checked before closing: try it by hand and under power, or say not tested."));
     }
 }

@@ -16,10 +16,14 @@ public final class Ledger {
 
     private final Map<String, Thing> things;
     private final Map<String, Map<Account, Integer>> accounts;
+    /** How many of a thing were taken off without being counted. */
+    private final Map<String, Integer> uncounted;
 
-    private Ledger(Map<String, Thing> things, Map<String, Map<Account, Integer>> accounts) {
+    private Ledger(
+            Map<String, Thing> things, Map<String, Map<Account, Integer>> accounts, Map<String, Integer> uncounted) {
         this.things = things;
         this.accounts = accounts;
+        this.uncounted = uncounted;
     }
 
     /** A ledger in which everything is fitted. */
@@ -30,7 +34,7 @@ public final class Ledger {
             byId.put(thing.id(), thing);
             accounts.put(thing.id(), new EnumMap<>(Map.of(Account.FITTED, thing.count())));
         }
-        return new Ledger(byId, accounts);
+        return new Ledger(byId, accounts, Map.of());
     }
 
     /**
@@ -59,7 +63,14 @@ public final class Ledger {
                             move.from().words(),
                             move.to().words()));
         }
-        if (move.to() == Account.LEFT_OUT && move.reason().isEmpty()) {
+        if (move.from() == Account.TRAY
+                && move.to() == Account.MISSING_ON_ARRIVAL
+                && uncounted(move.thing()) < move.count()) {
+            throw Refused.because(
+                    "%s: they were counted when they came off, so they were here. Say lost, or count what lies on the mat."
+                            .formatted(thing(move.thing()).label()));
+        }
+        if (move.to().wantsReason() && move.reason().isEmpty()) {
             throw Refused.because(
                     "%s: say why it is left out.".formatted(thing(move.thing()).label()));
         }
@@ -88,7 +99,26 @@ public final class Ledger {
         after.values().removeIf(n -> n == 0);
         Map<String, Map<Account, Integer>> next = new LinkedHashMap<>(accounts);
         next.put(move.thing(), after);
-        return new Ledger(things, next);
+        return new Ledger(things, next, counted(move));
+    }
+
+    private Map<String, Integer> counted(Move move) {
+        if (move.basis() == Basis.COUNTED) {
+            return uncounted;
+        }
+        Map<String, Integer> next = new LinkedHashMap<>(uncounted);
+        if (move.from().inPlace() && move.to() == Account.TRAY) {
+            next.merge(move.thing(), move.count(), Integer::sum);
+        } else if (move.from() == Account.TRAY && move.to().inPlace()) {
+            next.merge(move.thing(), -move.count(), Integer::sum);
+        }
+        return next;
+    }
+
+    /** How many of a thing came off without being counted: told, or not known. */
+    public int uncounted(String thing) {
+        thing(thing);
+        return uncounted.getOrDefault(thing, 0);
     }
 
     public List<Thing> things() {
@@ -121,6 +151,13 @@ public final class Ledger {
                 .flatMap(thing -> accounts.get(thing.id()).entrySet().stream()
                         .filter(held -> !held.getKey().settled())
                         .map(held -> new Unsettled(thing, held.getKey(), held.getValue())))
+                .toList();
+    }
+
+    /** What is in the way of closing for now: as {@link #unsettled}, but for what is left out until the next run. */
+    public List<Unsettled> unsettledForNow() {
+        return unsettled().stream()
+                .filter(open -> !open.account().settledForNow())
                 .toList();
     }
 

@@ -2,6 +2,10 @@ package wrenchnotes.core.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Refused;
 
@@ -11,20 +15,39 @@ import wrenchnotes.core.unit.Refused;
  * @param toTray came off whole and lies in the tray
  * @param missing were not there
  * @param broken came off broken, or were found so
+ * @param destroyed used up by taking them off, such as rivets cut
+ * @param basis how the count is known; left out (null) means counted
  */
-public record TakenOff(String thing, int toTray, int missing, int broken) {
+public record TakenOff(String thing, int toTray, int missing, int broken, int destroyed, Basis basis) {
 
     public TakenOff {
         Checked.text("thing", thing, 80);
         Checked.within("toTray", toTray, 0, 99);
         Checked.within("missing", missing, 0, 99);
         Checked.within("broken", broken, 0, 99);
+        Checked.within("destroyed", destroyed, 0, 99);
+        basis = basis == null ? Basis.COUNTED : basis;
+    }
+
+    /** As counted, with nothing used up. */
+    public TakenOff(String thing, int toTray, int missing, int broken) {
+        this(thing, toTray, missing, broken, 0, Basis.COUNTED);
     }
 
     /** All of what is in its place comes off whole: what is usual, and one key on the bench. */
     public static TakenOff all(Ledger ledger, String thing) {
-        int there = ledger.count(thing, Account.FITTED) + ledger.count(thing, Account.REPLACED);
-        return new TakenOff(thing, there, 0, 0);
+        return new TakenOff(thing, there(ledger, thing), 0, 0);
+    }
+
+    /** What is usual in a step: all comes off whole, but rivets in a step that cannot be undone are used up. */
+    public static TakenOff usual(Ledger ledger, Step step, Thing thing, Basis basis) {
+        int there = there(ledger, thing.id());
+        boolean cut = !step.reversible() && thing instanceof FastenerGroup group && group.head() == Head.RIVET;
+        return new TakenOff(thing.id(), cut ? 0 : there, 0, 0, cut ? there : 0, basis);
+    }
+
+    private static int there(Ledger ledger, String thing) {
+        return ledger.count(thing, Account.FITTED) + ledger.count(thing, Account.REPLACED);
     }
 
     /**
@@ -36,7 +59,7 @@ public record TakenOff(String thing, int toTray, int missing, int broken) {
     public List<Move> moves(Ledger ledger) {
         int fitted = ledger.count(thing, Account.FITTED);
         int replaced = ledger.count(thing, Account.REPLACED);
-        int said = toTray + missing + broken;
+        int said = toTray + missing + broken + destroyed;
         if (said != fitted + replaced) {
             throw Refused.because(
                     "%s: %d should be there and %d are accounted for. Say where the rest are: off, missing or broken."
@@ -48,19 +71,24 @@ public record TakenOff(String thing, int toTray, int missing, int broken) {
                             .formatted(ledger.thing(thing).label(), replaced));
         }
         List<Move> moves = new ArrayList<>();
-        int left = fitted;
-        left -= post(moves, Account.FITTED, Account.MISSING_ON_ARRIVAL, missing);
-        int fittedBroken = post(moves, Account.FITTED, Account.BROKEN, Math.min(broken, left));
-        left -= fittedBroken;
-        post(moves, Account.REPLACED, Account.BROKEN, broken - fittedBroken);
-        int fittedOff = post(moves, Account.FITTED, Account.TRAY, Math.min(toTray, left));
-        post(moves, Account.REPLACED, Account.TRAY, toTray - fittedOff);
+        int[] left = {fitted, replaced};
+        left[0] -= post(moves, Account.FITTED, Account.MISSING_ON_ARRIVAL, missing);
+        share(moves, left, Account.BROKEN, broken);
+        share(moves, left, Account.DESTROYED, destroyed);
+        share(moves, left, Account.TRAY, toTray);
         return moves;
+    }
+
+    /** First from what is there as made, the rest from what was put in here. */
+    private void share(List<Move> moves, int[] left, Account to, int count) {
+        int asMade = post(moves, Account.FITTED, to, Math.min(count, left[0]));
+        left[0] -= asMade;
+        left[1] -= post(moves, Account.REPLACED, to, count - asMade);
     }
 
     private int post(List<Move> moves, Account from, Account to, int count) {
         if (count > 0) {
-            moves.add(Move.of(thing, from, to, count));
+            moves.add(new Move(thing, from, to, count, "", basis));
         }
         return count;
     }

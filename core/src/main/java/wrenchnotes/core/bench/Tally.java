@@ -12,10 +12,25 @@ import wrenchnotes.core.unit.Words;
  * @param connectors unplugged
  * @param pieces loose pieces in the tray
  * @param undecided absent, and nobody has said what to do about it
+ * @param forNow left out until the next run
  */
-public record Tally(int fasteners, int connectors, int pieces, int undecided) {
+public record Tally(int fasteners, int connectors, int pieces, int undecided, int forNow) {
 
-    public static final Tally NONE = new Tally(0, 0, 0, 0);
+    public static final Tally NONE = new Tally(0, 0, 0, 0, 0);
+
+    /** One sort of thing in one account. */
+    public static Tally of(Class<? extends Thing> kind, Account account, int count) {
+        if (account == Account.OUT_FOR_NOW) {
+            return new Tally(0, 0, 0, 0, count);
+        }
+        if (account.undecided()) {
+            return new Tally(0, 0, 0, count, 0);
+        }
+        if (kind == FastenerGroup.class) {
+            return new Tally(count, 0, 0, 0, 0);
+        }
+        return kind == Connector.class ? new Tally(0, count, 0, 0, 0) : new Tally(0, 0, count, 0, 0);
+    }
 
     static Tally of(Ledger ledger) {
         Tally tally = NONE;
@@ -26,17 +41,16 @@ public record Tally(int fasteners, int connectors, int pieces, int undecided) {
     }
 
     private Tally plus(Unsettled open) {
-        if (open.account().undecided()) {
-            return new Tally(fasteners, connectors, pieces, undecided + open.count());
-        }
-        Thing thing = open.thing();
-        if (thing instanceof FastenerGroup) {
-            return new Tally(fasteners + open.count(), connectors, pieces, undecided);
-        }
-        if (thing instanceof Connector) {
-            return new Tally(fasteners, connectors + open.count(), pieces, undecided);
-        }
-        return new Tally(fasteners, connectors, pieces + open.count(), undecided);
+        return plus(of(open.thing().getClass(), open.account(), open.count()));
+    }
+
+    public Tally plus(Tally other) {
+        return new Tally(
+                fasteners + other.fasteners,
+                connectors + other.connectors,
+                pieces + other.pieces,
+                undecided + other.undecided,
+                forNow + other.forNow);
     }
 
     public int inTray() {
@@ -44,7 +58,7 @@ public record Tally(int fasteners, int connectors, int pieces, int undecided) {
     }
 
     public boolean balances() {
-        return inTray() == 0 && undecided == 0;
+        return inTray() == 0 && undecided == 0 && forNow == 0;
     }
 
     /** "15 fasteners, 2 plugs, 2 loose pieces". */

@@ -8,8 +8,10 @@ public record Unsettled(Thing thing, Account account, int count) {
     /** "2 × plate screws, in the tray: put back, replace, or leave out and say why." */
     public String sentence() {
         String what = count + " × " + thing.label() + ", " + account.words();
-        return account == Account.TRAY
-                ? what + ": put back, replace, or leave out and say why."
-                : what + ": replace from a drawer, or leave out and say why.";
+        return switch (account) {
+            case TRAY -> what + ": put back, replace, or leave out and say why.";
+            case OUT_FOR_NOW -> what + ": put it right, or close it for now only.";
+            default -> what + ": replace from a drawer, or leave out and say why.";
+        };
     }
 }

@@ -3,10 +3,13 @@ package wrenchnotes.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import wrenchnotes.core.bench.CheckPlan;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.outcome.HandoverGate;
 import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.teardown.Overview;
 
 /**
  * All that a job's standing follows from.
@@ -15,6 +18,9 @@ import wrenchnotes.core.outcome.OutcomeGiven;
  * @param openSteps steps in and not out again
  * @param lastIn when a step was last done on the way in; empty if the unit was never opened
  * @param closedAt when it was last closed through the gate
+ * @param closedForNow why, if that was for now only
+ * @param plan what the notes that it was opened with plan to be tested
+ * @param rework how often it was closed for good and opened again
  * @param checks those that stand
  * @param outcome the one that stands
  */
@@ -26,6 +32,9 @@ public record JobFacts(
         int openSteps,
         Optional<Instant> lastIn,
         Optional<Instant> closedAt,
+        Optional<String> closedForNow,
+        Overview plan,
+        int rework,
         CheckRecord checks,
         Optional<OutcomeGiven> outcome,
         int findings,
@@ -39,6 +48,23 @@ public record JobFacts(
 
     /** What keeps the unit from being handed over; empty if nothing does. */
     public List<String> inTheWayOfHandover() {
-        return HandoverGate.reasons(tally, openSteps, lastIn, closed(), checks, outcome);
+        return HandoverGate.reasons(
+                tally,
+                openSteps,
+                lastIn,
+                closed(),
+                closed() ? closedForNow : Optional.empty(),
+                unchecked(),
+                checks,
+                outcome);
+    }
+
+    /** What the plan says to be tested after closing and was not. */
+    private List<String> unchecked() {
+        return lastIn.stream()
+                .flatMap(at -> CheckPlan.at(Stage.AFTER_CLOSING, plan, checks.since(at)).stream())
+                .map(CheckPlan.DueCheck::missing)
+                .filter(missing -> !missing.isEmpty())
+                .toList();
     }
 }

@@ -6,6 +6,7 @@ public enum Standing {
     WAITING,
     OPEN_ON_BENCH,
     TO_CLOSE,
+    CLOSED_FOR_NOW,
     CHECK_FAILED,
     TO_CHECK,
     TO_DECIDE,

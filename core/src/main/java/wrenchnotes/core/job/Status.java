@@ -41,6 +41,9 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
                     Standing.TO_CLOSE,
                     facts.tally().balances() ? "Back together: close it up" : "Back together, but " + missing(facts));
         }
+        if (facts.closedForNow().isPresent()) {
+            return says(Standing.CLOSED_FOR_NOW, forNow(facts));
+        }
         Optional<Check> failure = facts.checks().standingFailure();
         if (failure.isPresent() && !facts.inTheWayOfHandover().isEmpty()) {
             return says(
@@ -78,7 +81,17 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
     }
 
     private static String openToo(JobFacts facts) {
+        if (facts.closed() && facts.lastIn().isPresent() && facts.closedForNow().isPresent()) {
+            return ". " + forNow(facts);
+        }
         return facts.tally().inTray() > 0 ? " (" + facts.tally().words() + " off)" : "";
+    }
+
+    /** "Closed for now, 1 thing left out: the owner needs it until the part comes". */
+    private static String forNow(JobFacts facts) {
+        int out = facts.tally().forNow();
+        return "Closed for now" + (out > 0 ? ", " + Words.count(out, "thing", "things") + " left out" : "") + ": "
+                + facts.closedForNow().orElseThrow();
     }
 
     private static String missing(JobFacts facts) {

@@ -22,6 +22,8 @@ public final class HandoverGate {
      * @param openSteps steps in and not out again
      * @param lastIn when the unit was last opened; empty if it never was
      * @param closed whether it was closed through the gate after that
+     * @param forNow why it was closed for now only; empty if it was not, or was closed for good since
+     * @param unchecked what the notes plan to be tested after closing and was not, a sentence each
      * @return what is in the way, a sentence each; empty if it may be handed over
      */
     public static List<String> reasons(
@@ -29,6 +31,8 @@ public final class HandoverGate {
             int openSteps,
             Optional<Instant> lastIn,
             boolean closed,
+            Optional<String> forNow,
+            List<String> unchecked,
             CheckRecord checks,
             Optional<OutcomeGiven> outcome) {
         List<String> reasons = new ArrayList<>();
@@ -44,6 +48,8 @@ public final class HandoverGate {
         } else if (lastIn.isPresent() && !closed) {
             reasons.add("The unit is not closed up yet: close it at the bench.");
         }
+        forNow.ifPresent(
+                why -> reasons.add("It is closed for now only (" + why + "): open it and put right what is left out."));
         Optional<Check> failed = checks.standingFailure();
         boolean answered = outcome.isPresent()
                 && !outcome.get().outcome().saysItWorks()
@@ -59,6 +65,8 @@ public final class HandoverGate {
                 && saysItWorks
                 && checks.since(lastIn.get()).last(Stage.AFTER_CLOSING).isEmpty()) {
             reasons.add("Nobody has checked it closed: try it, or say not tested.");
+        } else if (lastIn.isPresent() && saysItWorks && failed.isEmpty()) {
+            reasons.addAll(unchecked);
         }
         if (outcome.isEmpty()) {
             reasons.add("No outcome yet: say how it ended.");

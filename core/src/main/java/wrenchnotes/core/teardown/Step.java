@@ -96,20 +96,25 @@ public record Step(
 
     /** The same step in another shop, whose components have other ids. */
     public Step exposing(Set<Long> components) {
-        return copy(fasteners, components, photos);
+        return copy(fasteners, components, photos, closeUp);
     }
 
     /** The same step with these pictures. */
     public Step showing(List<Photo> pictures) {
-        return copy(fasteners, exposes, pictures);
+        return copy(fasteners, exposes, pictures, closeUp);
     }
 
     /** The same step with these fasteners. */
     public Step takingOff(List<FastenerGroup> groups) {
-        return copy(groups, exposes, photos);
+        return copy(groups, exposes, photos, closeUp);
     }
 
-    private Step copy(List<FastenerGroup> groups, Set<Long> components, List<Photo> pictures) {
+    /** The same step with other words for the way back. */
+    public Step closingUp(String words) {
+        return copy(fasteners, exposes, photos, words);
+    }
+
+    private Step copy(List<FastenerGroup> groups, Set<Long> components, List<Photo> pictures, String back) {
         return new Step(
                 id,
                 title,
@@ -127,7 +132,7 @@ public record Step(
                 partsMinor,
                 reversible,
                 mustBeTrue,
-                closeUp,
+                back,
                 backAfter,
                 waitHours,
                 pictures);
@@ -138,6 +143,25 @@ public record Step(
         return Stream.of(fasteners, connectors, pieces)
                 .<Thing>flatMap(List::stream)
                 .toList();
+    }
+
+    /**
+     * What its cell of the mat is called: what lies in it, not what was done. "case", "drive to frame + 2"; at most 30
+     * characters, and empty if nothing comes off.
+     */
+    public String cell() {
+        List<String> names = things().stream()
+                .map(thing -> thing.label().split("[,:(]", 2)[0].strip())
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .toList();
+        if (names.isEmpty()) {
+            return "";
+        }
+        String more = names.size() == 1 ? "" : " + " + (names.size() - 1);
+        int room = 30 - more.length();
+        String first = names.get(0);
+        return (first.length() <= room ? first : first.substring(0, room - 1) + "…") + more;
     }
 
     private static <T> List<T> listed(List<T> said) {

@@ -36,8 +36,8 @@ public final class ThreadTable {
                 : OptionalDouble.empty();
     }
 
-    /** The pitch of the nearest standard diameter: good enough to draw a thread that no standard knows. */
-    static double nearestPitchMm(ThreadForm form, double diameterMm) {
+    /** The pitch in mm of the nearest standard diameter: good enough to draw, or to know a screw by. Not for NONE. */
+    public static double nearestPitchMm(ThreadForm form, double diameterMm) {
         return nearest(form, diameterMm).getValue();
     }
 

@@ -19,6 +19,7 @@ import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.unit.Refused;
@@ -64,11 +65,18 @@ class LedgerTest {
                 .mapToInt(thing -> end.count(thing.id(), Account.TRAY)
                         + end.count(thing.id(), Account.LOST)
                         + end.count(thing.id(), Account.BROKEN)
+                        + end.count(thing.id(), Account.DESTROYED)
+                        + end.count(thing.id(), Account.OUT_FOR_NOW)
                         + end.count(thing.id(), Account.MISSING_ON_ARRIVAL))
                 .sum();
         assertThat(end.balances()).isEqualTo(open == 0);
         assertThat(end.tally().balances()).isEqualTo(open == 0);
         assertThat(end.unsettled().stream().mapToInt(Unsettled::count).sum()).isEqualTo(open);
+        int forNow = THINGS.stream()
+                .mapToInt(thing -> end.count(thing.id(), Account.OUT_FOR_NOW))
+                .sum();
+        assertThat(end.unsettledForNow().stream().mapToInt(Unsettled::count).sum())
+                .isEqualTo(open - forNow);
         end.unsettled()
                 .forEach(one -> assertThat(one.sentence()).contains(one.thing().label(), "" + one.count()));
     }
@@ -139,7 +147,7 @@ class LedgerTest {
     void whatIsAbsentIsSettledBeforeWhatLiesInTheTray() {
         Ledger off = Ledger.allFitted(THINGS);
         off = posted(off, new TakenOff("case", 7, 2, 1).moves(off));
-        Ledger back = posted(off, new PutBack("case", 6, 1, 2, "post stripped").moves(off));
+        Ledger back = posted(off, new PutBack("case", 6, 1, 2, 0, "post stripped", "").moves(off));
         assertThat(back.count("case", Account.BROKEN)).isZero();
         assertThat(back.count("case", Account.REPLACED)).isEqualTo(1);
         assertThat(back.count("case", Account.LEFT_OUT)).isEqualTo(2);
@@ -150,6 +158,35 @@ class LedgerTest {
                 .extracting(Move::from)
                 .contains(Account.REPLACED);
         assertThatThrownBy(() -> new TakenOff("case", 0, 7, 0).moves(back)).hasMessageContaining("were put in here");
+    }
+
+    @Test
+    void whatWasNotCountedMayTurnOutNeverToHaveBeenThere() {
+        Ledger told = Ledger.allFitted(THINGS);
+        told = posted(told, new TakenOff("case", 10, 0, 0, 0, Basis.TOLD).moves(told));
+        assertThat(told.uncounted("case")).isEqualTo(10);
+        assertThat(told.with(Move.of("case", Account.TRAY, Account.MISSING_ON_ARRIVAL, 1))
+                        .count("case", Account.MISSING_ON_ARRIVAL))
+                .isEqualTo(1);
+        Ledger counted = Ledger.allFitted(THINGS);
+        Ledger off = posted(counted, TakenOff.all(counted, "case").moves(counted));
+        assertThatThrownBy(() -> off.with(Move.of("case", Account.TRAY, Account.MISSING_ON_ARRIVAL, 1)))
+                .hasMessageContaining("they were counted when they came off");
+    }
+
+    @Test
+    void rivetsAreUsedUpByAWayThatCannotBeUndoneAndComeBackAsSomethingElse() {
+        Ledger ledger = Ledger.allFitted(THINGS);
+        Step cut = WayInTest.irreversible("plate", List.of((FastenerGroup) THINGS.get(1)));
+        Ledger off = posted(
+                ledger,
+                TakenOff.usual(ledger, cut, THINGS.get(1), Basis.COUNTED).moves(ledger));
+        assertThat(off.count("plate", Account.DESTROYED)).isEqualTo(4);
+        assertThat(off.unsettled()).singleElement().satisfies(open -> assertThat(open.sentence())
+                .isEqualTo("4 × plate, used up by the way in: replace from a drawer, or leave out and say why."));
+        List<Move> back = new PutBack("plate", 0, 4, 0, 0, "", "M3 × 8 screws and nuts").moves(off);
+        assertThat(back).extracting(Move::reason).containsOnly("M3 × 8 screws and nuts");
+        assertThat(posted(off, back).balances()).isTrue();
     }
 
     @Provide

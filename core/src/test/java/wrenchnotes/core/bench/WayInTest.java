@@ -12,6 +12,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
@@ -89,6 +90,57 @@ class WayInTest {
                 backAfter,
                 0,
                 null);
+    }
+
+    /** A step that cannot be undone. */
+    static Step irreversible(String id, List<FastenerGroup> fasteners) {
+        return new Step(
+                id,
+                "Cut " + id,
+                "",
+                "",
+                Set.of(),
+                Side.TOP,
+                "knife",
+                1,
+                fasteners,
+                null,
+                null,
+                null,
+                null,
+                0L,
+                false,
+                "",
+                "",
+                null,
+                0,
+                null);
+    }
+
+    @Test
+    void aChosenWayEndsWhereItWasToLead() {
+        Teardown notes =
+                Teardown.of(List.of(step("lid"), step("deck", "lid"), step("fan", "lid"), step("sled", "deck")));
+        List<String> route = List.of("lid", "deck");
+        WayIn there = WayIn.closed(notes).in("lid").in("deck");
+        assertThat(WayIn.closed(notes).in("lid").nextIn(route).orElseThrow().id())
+                .isEqualTo("deck");
+        assertThat(there.nextIn(route)).isEmpty();
+        assertThat(there.nextIn().orElseThrow().id()).isEqualTo("fan");
+    }
+
+    @Test
+    void aSkippedStepIsInNobodysWayAndNeedNotGoBack() {
+        Teardown notes = Teardown.of(List.of(step("lid"), step("deck", "lid"), step("sled", "deck")));
+        WayIn skipped = WayIn.closed(notes).in("lid").skip("deck");
+        assertThat(skipped.nextIn().orElseThrow().id()).isEqualTo("sled");
+        WayIn further = skipped.in("sled");
+        assertThat(further.nextOut().orElseThrow().id()).isEqualTo("sled");
+        assertThat(further.out("sled").out("lid").open()).isEmpty();
+        // Done after all, it is open like any other.
+        assertThat(skipped.in("deck").skipped()).isEmpty();
+        assertThatThrownBy(() -> WayIn.closed(notes).skip("deck")).hasMessageContaining("needs \"Take off lid\" first");
+        assertThatThrownBy(() -> skipped.skip("lid")).hasMessageContaining("nothing to skip");
     }
 
     @Test

@@ -17,6 +17,7 @@ import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.schedule.Pickup;
+import wrenchnotes.core.teardown.Overview;
 
 /** One job from the counter out of the door: at every moment its standing follows from its facts. */
 class StatusTest {
@@ -31,6 +32,8 @@ class StatusTest {
     private int openSteps;
     private Optional<Instant> lastIn = Optional.empty();
     private Optional<Instant> closedAt = Optional.empty();
+    private Optional<String> closedForNow = Optional.empty();
+    private Overview plan = Overview.NONE;
     private Optional<OutcomeGiven> outcome = Optional.empty();
     private Optional<Instant> handedOver = Optional.empty();
 
@@ -39,7 +42,7 @@ class StatusTest {
         assertStands(Standing.NOT_STARTED, "Not looked at yet");
 
         later(30);
-        opens(3, new Tally(15, 2, 1, 0));
+        opens(3, new Tally(15, 2, 1, 0, 0));
         assertStands(Standing.OPEN_ON_BENCH, "Open, 3 steps in: 15 fasteners, 2 plugs, 1 loose piece off");
         assertThat(facts().inTheWayOfHandover())
                 .containsExactly(
@@ -49,7 +52,7 @@ class StatusTest {
                         "No outcome yet: say how it ended.");
 
         openSteps = 0;
-        tally = new Tally(0, 0, 0, 1);
+        tally = new Tally(0, 0, 0, 1, 0);
         assertStands(Standing.TO_CLOSE, "Back together, but 1 thing absent and undecided");
         tally = Tally.NONE;
         assertStands(Standing.TO_CLOSE, "Back together: close it up");
@@ -115,7 +118,7 @@ class StatusTest {
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         ends(Outcome.FIXED);
         later(60);
-        opens(1, new Tally(4, 0, 0, 0));
+        opens(1, new Tally(4, 0, 0, 0, 0));
         openSteps = 0;
         tally = Tally.NONE;
         later(5);
@@ -128,7 +131,7 @@ class StatusTest {
 
     @Test
     void aWaitGoesBeforeAllWorkAndEndsByTheClockOrByWord() {
-        opens(2, new Tally(6, 0, 0, 0));
+        opens(2, new Tally(6, 0, 0, 0, 0));
         holds.add(new Hold(
                 HoldKind.CURE, "Resin sets", now, Optional.of(now.plus(Duration.ofHours(8))), Optional.empty()));
         assertStands(Standing.WAITING, "Waits: curing. Resin sets (6 fasteners off)");
@@ -148,7 +151,7 @@ class StatusTest {
         due = Optional.of(now.minus(Duration.ofDays(2)));
         Pickup overdue = Pickup.of(3, facts(), now);
         due = Optional.empty();
-        opens(1, new Tally(4, 0, 0, 0));
+        opens(1, new Tally(4, 0, 0, 0, 0));
         Pickup begun = Pickup.of(4, facts(), now);
         holds.add(new Hold(HoldKind.PART, "belt", now, Optional.empty(), Optional.empty()));
         Pickup waiting = Pickup.of(5, facts(), now);
@@ -170,7 +173,7 @@ class StatusTest {
     }
 
     private void closedAfterWork() {
-        opens(1, new Tally(4, 0, 0, 0));
+        opens(1, new Tally(4, 0, 0, 0, 0));
         later(20);
         openSteps = 0;
         tally = Tally.NONE;
@@ -186,6 +189,46 @@ class StatusTest {
 
     private void check(Stage stage, Verdict verdict) {
         checks.add(new Check(stage, verdict, "plays", true, "", verdict == Verdict.NOT_TESTED ? 0 : 1, "", now));
+    }
+
+    @Test
+    void closedForNowIsFlaggedUntilItIsClosedForGood() {
+        opens(0, Tally.NONE);
+        later(20);
+        check(Stage.BEFORE_CLOSING, Verdict.PASSED);
+        later(5);
+        closedAt = Optional.of(now);
+        closedForNow = Optional.of("the owner needs it until the belt comes");
+        tally = new Tally(0, 0, 0, 0, 1);
+        assertStands(
+                Standing.CLOSED_FOR_NOW, "Closed for now, 1 thing left out: the owner needs it until the belt comes");
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        ends(Outcome.FIXED);
+        assertThat(facts().inTheWayOfHandover())
+                .containsExactly("It is closed for now only (the owner needs it until the belt comes): "
+                        + "open it and put right what is left out.");
+        holds.add(new Hold(HoldKind.PART, "drawer belt", now, Optional.empty(), Optional.empty()));
+        assertStands(
+                Standing.WAITING,
+                "Waits: for a part. drawer belt. Closed for now, 1 thing left out: the owner needs it until the belt comes");
+    }
+
+    @Test
+    void whatThePlanSaysIsTriedAsOftenAsItSays() {
+        plan = new Overview(
+                "", null, List.of(new Overview.PlannedCheck(Stage.AFTER_CLOSING, "Plays both sides", "", 2)), null);
+        opens(0, Tally.NONE);
+        later(20);
+        closedAt = Optional.of(now);
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        ends(Outcome.FIXED);
+        assertThat(facts().inTheWayOfHandover())
+                .containsExactly("Not checked after closing yet: \"Plays both sides\", twice.");
+        checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 1, "", now));
+        assertThat(facts().inTheWayOfHandover())
+                .containsExactly("\"Plays both sides\" was tried once; the plan says twice.");
+        checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 2, "", now));
+        assertThat(facts().inTheWayOfHandover()).isEmpty();
     }
 
     private void ends(Outcome how) {
@@ -205,6 +248,9 @@ class StatusTest {
                 openSteps,
                 lastIn,
                 closedAt,
+                closedForNow,
+                plan,
+                0,
                 new CheckRecord(checks),
                 outcome,
                 0,

@@ -24,6 +24,7 @@ import wrenchnotes.core.job.Standing;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.teardown.Overview;
 
 /** The order of the rack, and what every job on it obeys, whatever its facts. */
 class PickupTest {
@@ -106,6 +107,9 @@ class PickupTest {
                 0,
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Overview.NONE,
+                0,
                 new CheckRecord(List.of()),
                 Optional.empty(),
                 0,
@@ -119,7 +123,7 @@ class PickupTest {
                 opened ? Optional.of(in.plus(Duration.ofHours(random.nextInt(20)))) : Optional.empty();
         int openSteps = opened ? random.nextInt(3) : 0;
         Tally tally = opened && random.nextInt(3) == 0
-                ? new Tally(random.nextInt(5), random.nextInt(2), random.nextInt(2), random.nextInt(2))
+                ? new Tally(random.nextInt(5), random.nextInt(2), random.nextInt(2), random.nextInt(2), 0)
                 : Tally.NONE;
         Optional<Instant> closedAt =
                 opened && random.nextBoolean() ? lastIn.map(at -> at.plusSeconds(600)) : Optional.empty();
@@ -162,6 +166,9 @@ class PickupTest {
                 openSteps,
                 lastIn,
                 closedAt,
+                closedAt.isPresent() && random.nextInt(4) == 0 ? Optional.of("owner needs it") : Optional.empty(),
+                Overview.NONE,
+                0,
                 new CheckRecord(checks),
                 outcome,
                 random.nextInt(2),

@@ -1,0 +1,167 @@
+package wrenchnotes.core.bench;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Finish;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.teardown.ThreadTable;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Words;
+
+/**
+ * "What is this screw?": ranks the open places of a unit by how well they agree with what can be seen and measured.
+ *
+ * <p>Lengths under the head are measured with a rule to about half a millimetre, diameters over the thread with a caliper to
+ * about 0.15 mm, and threads are counted over a length (common practice). A wrong head or thread, or a length out by more
+ * than a millimetre, rules a place out; a finish that differs only speaks against it, since finishes wear.
+ */
+public final class ScrewMatch {
+
+    private static final double LENGTH_MM = 0.5;
+    private static final double DIAMETER_MM = 0.15;
+    private static final double PITCH_SHARE = 0.15;
+
+    private ScrewMatch() {}
+
+    /**
+     * What is known of the screw in hand; whatever is not known is empty.
+     *
+     * @param lengthMm under the head, 0.5 to 120
+     * @param diameterMm over the thread, 0.5 to 12
+     * @param threads how many threads were counted, 2 to 200
+     * @param overMm over which length, 0.5 to 120; needed with {@code threads}
+     */
+    public record Known(
+            Optional<Head> head,
+            Optional<Double> lengthMm,
+            Optional<Double> diameterMm,
+            Optional<Integer> threads,
+            Optional<Double> overMm,
+            Optional<Finish> finish) {
+
+        public Known {
+            lengthMm.ifPresent(mm -> Checked.within("lengthMm", mm, 0.5, 120));
+            diameterMm.ifPresent(mm -> Checked.within("diameterMm", mm, 0.5, 12));
+            threads.ifPresent(n -> Checked.within("threads", n, 2, 200));
+            overMm.ifPresent(mm -> Checked.within("overMm", mm, 0.5, 120));
+            if (threads.isPresent() != overMm.isPresent()) {
+                throw new Invalid("overMm", "Say both: how many threads, and over how many mm");
+            }
+            if (head.isEmpty() && lengthMm.isEmpty() && diameterMm.isEmpty() && threads.isEmpty() && finish.isEmpty()) {
+                throw new Invalid("head", "Say at least one thing about the screw: its head, or how long it is");
+            }
+        }
+
+        Optional<Double> pitchMm() {
+            return threads.map(n -> overMm.orElseThrow() / n);
+        }
+    }
+
+    /**
+     * A place that the screw may belong to.
+     *
+     * @param open how many of that place are off or absent
+     * @param agrees what speaks for it
+     * @param differs what speaks against it, though it does not rule it out
+     */
+    public record Match(FastenerGroup group, int open, List<String> agrees, List<String> differs) {}
+
+    /**
+     * @param fits best first
+     * @param words what follows: which place, or that it fits none
+     */
+    public record Answer(List<Match> fits, String words) {}
+
+    public static Answer rank(Known known, Ledger ledger) {
+        List<Scored> scored = new ArrayList<>();
+        int places = 0;
+        for (var thing : ledger.things()) {
+            if (thing instanceof FastenerGroup group && group.head() != Head.RIVET && group.head() != Head.CLIP) {
+                int open = thing.count()
+                        - ledger.count(thing.id(), Account.FITTED)
+                        - ledger.count(thing.id(), Account.REPLACED);
+                if (open > 0) {
+                    places++;
+                    score(known, group, open).ifPresent(scored::add);
+                }
+            }
+        }
+        List<Match> fits = scored.stream()
+                .sorted(Comparator.comparingDouble(Scored::penalty))
+                .map(Scored::match)
+                .toList();
+        return new Answer(fits, words(fits, places));
+    }
+
+    private static String words(List<Match> fits, int places) {
+        if (places == 0) {
+            return "No place of this unit is open: it is not from here, or the notes are wrong.";
+        }
+        if (fits.isEmpty()) {
+            return "It fits none of the " + Words.count(places, "open place", "open places")
+                    + ": not from this unit, or the notes are wrong.";
+        }
+        String best = fits.get(0).group().label();
+        return fits.size() == 1
+                ? "It belongs to: " + best + "."
+                : "Most likely: " + best + ". Measure what tells it from the others.";
+    }
+
+    private record Scored(Match match, double penalty) {}
+
+    private static Optional<Scored> score(Known known, FastenerGroup group, int open) {
+        List<String> agrees = new ArrayList<>();
+        List<String> differs = new ArrayList<>();
+        if (known.head().isPresent()) {
+            if (known.head().get() != group.head()) {
+                return Optional.empty();
+            }
+            agrees.add("head");
+        }
+        double penalty = 0;
+        Optional<Double> length = off(known.lengthMm(), group.lengthMm(), LENGTH_MM, "length", agrees, differs);
+        Optional<Double> diameter =
+                off(known.diameterMm(), group.diameterMm(), DIAMETER_MM, "diameter", agrees, differs);
+        Optional<Double> pitch = known.pitchMm().isEmpty() || group.thread() == ThreadForm.NONE
+                ? known.pitchMm().map(mm -> Double.POSITIVE_INFINITY)
+                : pitchOff(known.pitchMm().get(), group, agrees, differs);
+        for (Optional<Double> one : List.of(length, diameter, pitch)) {
+            if (one.orElse(0.0) > 2) {
+                return Optional.empty();
+            }
+            penalty += one.orElse(0.0);
+        }
+        if (known.finish().isPresent()) {
+            boolean same = known.finish().get() == group.finish();
+            (same ? agrees : differs).add("finish");
+            penalty += same ? 0 : 1;
+        }
+        return Optional.of(new Scored(new Match(group, open, agrees, differs), penalty));
+    }
+
+    private static Optional<Double> pitchOff(
+            double pitch, FastenerGroup group, List<String> agrees, List<String> differs) {
+        double own = ThreadTable.nearestPitchMm(group.thread(), group.diameterMm());
+        return off(Optional.of(pitch), own, own * PITCH_SHARE, "thread", agrees, differs);
+    }
+
+    /** How far off, in tolerances: up to one agrees, up to two speaks against it, beyond rules it out. */
+    private static Optional<Double> off(
+            Optional<Double> said,
+            double own,
+            double tolerance,
+            String what,
+            List<String> agrees,
+            List<String> differs) {
+        return said.map(mm -> {
+            double far = Math.abs(mm - own) / tolerance;
+            (far <= 1 ? agrees : differs).add(what);
+            return far;
+        });
+    }
+}

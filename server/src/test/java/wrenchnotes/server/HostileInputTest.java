@@ -89,6 +89,7 @@ class HostileInputTest {
     @Test
     void badInputNamesItsFieldAndWritesNothing() {
         long job = shop.takenIn();
+        shop.start(job);
         long before = count("journal");
         String jobs = "/api/jobs/" + job;
         assertField(client.post("/api/models", Map.of("maker", "", "name", "X", "kind", "OTHER")), "maker");

@@ -54,6 +54,8 @@ class WholeUnitTest {
 
         long job = player.takenIn();
         Map<String, Object> pick = body("component", player.belt, "revision", drive.revision);
+        assertThat(client.bench(job, "fitted", pick).detail()).contains("Start the run first");
+        player.start(job);
         assertThat(client.bench(job, "fitted", pick).detail()).contains("cannot be seen yet");
         player.in(job, "lid");
         JsonNode open = player.in(job, "deck").body();

@@ -1,11 +1,12 @@
 package wrenchnotes.server.bench;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -14,10 +15,10 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -28,27 +29,73 @@ import wrenchnotes.server.ground.Snapshot;
 public class BenchApi {
 
     private final BenchService service;
+    private final Press press;
     private final Snapshot snapshot;
 
-    BenchApi(BenchService service, Snapshot snapshot) {
+    BenchApi(BenchService service, Press press, Snapshot snapshot) {
         this.service = service;
+        this.press = press;
         this.snapshot = snapshot;
     }
 
-    /** @param found what was found otherwise than the notes say; what is not named comes off whole */
-    public record InSaid(@NotNull @Size(max = 60) List<TakenOff> found) {}
+    /**
+     * @param found what was found otherwise than the notes say; what is not named comes off as is usual
+     * @param basis how what is not named is known; counted if left out
+     * @param acknowledged that a wait which the step asks for was kept; false if left out
+     */
+    public record InSaid(
+            @NotNull @Size(max = 60) List<@Valid @NotNull FoundThing> found,
+            Optional<Basis> basis,
+            Optional<Boolean> acknowledged) {
+
+        BenchService.CameOff said() {
+            return new BenchService.CameOff(
+                    found.stream().map(FoundThing::takenOff).toList(),
+                    basis.orElse(Basis.COUNTED),
+                    acknowledged.orElse(false));
+        }
+    }
+
+    /**
+     * @param destroyed used up by taking them off; 0 if left out
+     * @param basis how the count is known; counted if left out
+     */
+    public record FoundThing(
+            @NotNull @Size(max = 80) String thing,
+            @Min(0) @Max(99) int toTray,
+            @Min(0) @Max(99) int missing,
+            @Min(0) @Max(99) int broken,
+            Optional<@Min(0) @Max(99) Integer> destroyed,
+            Optional<Basis> basis) {
+
+        TakenOff takenOff() {
+            return new TakenOff(thing, toTray, missing, broken, destroyed.orElse(0), basis.orElse(Basis.COUNTED));
+        }
+    }
 
     /** @param settled what did not simply go back; what is not named goes back from the tray */
-    public record OutSaid(@NotNull @Size(max = 60) List<ThingOut> settled) {}
+    public record OutSaid(@NotNull @Size(max = 60) List<@Valid @NotNull ThingOut> settled) {}
 
-    /** @param partId the part used for what is replaced, if it came from a drawer */
+    /**
+     * @param forNow left out until the next run; 0 if left out
+     * @param instead what was put in, if it is not the same again
+     * @param partId the part used for what is replaced, if it came from a drawer
+     */
     public record ThingOut(
-            @NotNull String thing,
-            int back,
-            int replaced,
-            int leftOut,
+            @NotNull @Size(max = 80) String thing,
+            @Min(0) @Max(99) int back,
+            @Min(0) @Max(99) int replaced,
+            @Min(0) @Max(99) int leftOut,
+            Optional<@Min(0) @Max(99) Integer> forNow,
             @Size(max = 300) String reason,
-            Optional<Long> partId) {}
+            Optional<@Size(max = 200) String> instead,
+            Optional<Long> partId) {
+
+        BenchService.Settled settled() {
+            return new BenchService.Settled(
+                    new PutBack(thing, back, replaced, leftOut, forNow.orElse(0), reason, instead.orElse("")), partId);
+        }
+    }
 
     public record MoveSaid(
             @NotNull String thing,
@@ -71,7 +118,7 @@ public class BenchApi {
             @Valid @RequestBody InSaid said,
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        return press(job, said, pen, by -> service.stepIn(by, job, seen, step, said.found()));
+        return press.of(job, said, pen, by -> service.stepIn(by, job, seen, step, said.said()));
     }
 
     @PostMapping("/steps/{step}/out")
@@ -82,19 +129,16 @@ public class BenchApi {
             @Valid @RequestBody OutSaid said,
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        List<BenchService.Settled> settled = said.settled().stream()
-                .map(out -> new BenchService.Settled(
-                        new PutBack(out.thing(), out.back(), out.replaced(), out.leftOut(), out.reason()),
-                        out.partId()))
-                .toList();
-        return press(job, said, pen, by -> service.stepOut(by, job, seen, step, settled));
+        List<BenchService.Settled> settled =
+                said.settled().stream().map(ThingOut::settled).toList();
+        return press.of(job, said, pen, by -> service.stepOut(by, job, seen, step, settled));
     }
 
     @PostMapping("/back")
     BenchView stepBack(
             @PathVariable long job, @RequestHeader(name = "If-Match", required = false) String ifMatch, Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        return press(job, "back", pen, by -> service.stepBack(by, job, seen));
+        return press.of(job, "back", pen, by -> service.stepBack(by, job, seen));
     }
 
     @PostMapping("/moves")
@@ -105,7 +149,7 @@ public class BenchApi {
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
         Move move = new Move(said.thing(), said.from(), said.to(), said.count(), said.reason());
-        return press(job, said, pen, by -> service.move(by, job, seen, move, said.partId()));
+        return press.of(job, said, pen, by -> service.move(by, job, seen, move, said.partId()));
     }
 
     /** Which variant a sub-assembly is, seen now that it is open. */
@@ -119,21 +163,6 @@ public class BenchApi {
             @Valid @RequestBody VariantSaid said,
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
-        return press(job, said, pen, by -> service.fit(by, job, seen, said.component(), said.revision()));
-    }
-
-    @PostMapping("/close")
-    BenchView close(
-            @PathVariable long job, @RequestHeader(name = "If-Match", required = false) String ifMatch, Pen pen) {
-        Seen seen = Seen.of(ifMatch);
-        return press(job, "close", pen, by -> service.close(by, job, seen));
-    }
-
-    /** Every key press answers with the bench as it then is. */
-    private BenchView press(long job, Object said, Pen pen, Consumer<By> act) {
-        return pen.once(said, BenchView.class, by -> {
-            act.accept(by);
-            return service.view(job);
-        });
+        return press.of(job, said, pen, by -> service.fit(by, job, seen, said.component(), said.revision()));
     }
 }

@@ -1,19 +1,25 @@
 package wrenchnotes.server.bench;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import wrenchnotes.core.bench.BothWays;
 import wrenchnotes.core.bench.ClosingGate;
 import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.bench.WayIn;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.teardown.Assembled;
+import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.bench.BenchStore.Direction;
 import wrenchnotes.server.bench.BenchStore.FittedEntry;
 import wrenchnotes.server.bench.BenchStore.LedgerEntry;
 import wrenchnotes.server.bench.BenchStore.StepEntry;
+import wrenchnotes.server.bench.RunStore.Run;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.NotesStore;
 
@@ -23,10 +29,22 @@ record BenchState(
         NotesStore.Version notes,
         List<FittedEntry> fitted,
         Teardown teardown,
+        BenchRuns runs,
+        Ends ends,
         List<StepEntry> steps,
         List<LedgerEntry> entries,
         WayIn way,
         Ledger ledger) {
+
+    /** @param lookedAt components that were looked at in this job */
+    record Ends(List<EndsStore.Temporary> temporary, List<EndsStore.FragmentTally> fragments, List<Long> lookedAt) {
+
+        OpenEnds open() {
+            return new OpenEnds(
+                    temporary.stream().map(EndsStore.Temporary::words).toList(),
+                    fragments.stream().map(EndsStore.FragmentTally::tally).toList());
+        }
+    }
 
     /**
      * @param fitted the variants of sub-assemblies that were seen
@@ -37,15 +55,33 @@ record BenchState(
             NotesStore.Version notes,
             List<FittedEntry> fitted,
             Teardown teardown,
+            BenchRuns runs,
+            Ends ends,
             List<StepEntry> steps,
             List<LedgerEntry> entries) {
-        WayIn way = WayIn.closed(teardown);
+        List<String> open = new ArrayList<>();
         for (StepEntry entry : steps) {
-            way = entry.direction() == Direction.IN ? way.in(entry.step()) : way.out(entry.step());
+            if (entry.direction() == Direction.IN) {
+                open.add(entry.step());
+            } else {
+                open.remove(entry.step());
+            }
         }
-        Ledger ledger = Ledger.replayed(
-                teardown.things(), entries.stream().map(LedgerEntry::move).toList());
-        return new BenchState(job, notes, fitted, teardown, steps, entries, way, ledger);
+        Set<String> skipped = new HashSet<>(runs.skipped());
+        skipped.removeAll(open);
+        return new BenchState(
+                job,
+                notes,
+                fitted,
+                teardown,
+                runs,
+                ends,
+                steps,
+                entries,
+                WayIn.recorded(teardown, open, skipped),
+                Ledger.replayed(
+                        teardown.things(),
+                        entries.stream().map(LedgerEntry::move).toList()));
     }
 
     /** The revision in whose notes a step is written: the unit's own, or that of a sub-assembly. */
@@ -58,27 +94,54 @@ record BenchState(
                 .orElse(job.revisionId());
     }
 
+    Optional<Run> run() {
+        return runs.now();
+    }
+
     boolean opened() {
         return job.openedWith().isPresent();
     }
 
-    /** What is in the way of closing up; empty if nothing is, or if there is nothing to close. */
+    Optional<Step> nextIn() {
+        return way.nextIn(runs.route());
+    }
+
+    /** What is in the way of closing for good; empty if nothing is, or if there is nothing to close. */
     List<String> inTheWay(JobFacts facts) {
         return facts.lastIn()
-                .map(lastIn -> ClosingGate.reasons(
-                        teardown(), way, ledger, facts.checks().since(lastIn)))
+                .map(at -> ClosingGate.reasons(
+                        teardown(), way, ledger, ends.open(), facts.checks().since(at)))
                 .orElse(List.of());
     }
 
-    /** The last step entry that can be taken back: not yet taken back, and no taking back itself. */
-    Optional<StepEntry> lastStep(JobFacts facts) {
+    /** What is in the way of closing for now. */
+    List<String> inTheWayForNow(JobFacts facts) {
+        return facts.lastIn()
+                .map(at -> ClosingGate.reasonsForNow(
+                        teardown(), way, ledger, ends.open(), facts.checks().since(at)))
+                .orElse(List.of());
+    }
+
+    /** The way out of this run against its way in, what was taken back left out. */
+    List<BothWays.CountLine> bothWays() {
+        Set<Long> takenBack = new HashSet<>();
+        entries.forEach(entry -> entry.undoes().ifPresent(takenBack::add));
+        List<Move> moves = run().map(run -> entries.stream()
+                        .filter(entry -> entry.undoes().isEmpty() && !takenBack.contains(entry.id()))
+                        .filter(entry -> !entry.at().isBefore(run.startedAt()))
+                        .map(LedgerEntry::move)
+                        .toList())
+                .orElse(List.of());
+        return BothWays.disagreeing(teardown.things(), moves);
+    }
+
+    /** The last step entry of this run that can be taken back: not yet taken back, and no taking back itself. */
+    Optional<StepEntry> lastStep() {
         Set<Long> takenBack = new HashSet<>();
         steps.forEach(entry -> entry.undoes().ifPresent(takenBack::add));
-        return steps.stream()
+        return run().flatMap(run -> steps.stream()
                 .filter(entry -> entry.undoes().isEmpty() && !takenBack.contains(entry.id()))
-                .filter(entry -> facts.closedAt()
-                        .map(closed -> entry.at().isAfter(closed))
-                        .orElse(true))
-                .reduce((earlier, later) -> later);
+                .filter(entry -> !entry.at().isBefore(run.startedAt()))
+                .reduce((earlier, later) -> later));
     }
 }

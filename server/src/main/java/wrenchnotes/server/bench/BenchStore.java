@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
@@ -25,7 +26,7 @@ public class BenchStore {
     /** @param undoes the entry that this one takes back */
     record StepEntry(long id, String step, Direction direction, Optional<Long> undoes, Instant at) {}
 
-    record LedgerEntry(long id, Optional<Long> stepEntry, Move move, Optional<Long> undoes) {}
+    record LedgerEntry(long id, Optional<Long> stepEntry, Move move, Optional<Long> undoes, Instant at) {}
 
     private final JdbcClient jdbc;
 
@@ -47,7 +48,7 @@ public class BenchStore {
 
     List<LedgerEntry> ledger(long job) {
         return jdbc.sql("""
-                        SELECT id, step_entry_id, thing, from_account, to_account, count, reason, undoes
+                        SELECT id, step_entry_id, thing, from_account, to_account, count, reason, basis, undoes, at
                         FROM ledger_entry
                         WHERE job_id = :job
                         ORDER BY id
@@ -61,8 +62,10 @@ public class BenchStore {
                                 Account.valueOf(row.getString("from_account")),
                                 Account.valueOf(row.getString("to_account")),
                                 row.getInt("count"),
-                                row.getString("reason")),
-                        Sql.id(row, "undoes")))
+                                row.getString("reason"),
+                                Basis.valueOf(row.getString("basis"))),
+                        Sql.id(row, "undoes"),
+                        Sql.instant(row, "at")))
                 .list();
     }
 
@@ -111,13 +114,6 @@ public class BenchStore {
                 .optional();
     }
 
-    Optional<Instant> closedAt(long job) {
-        return jdbc.sql("SELECT MAX(at) AS at FROM closing WHERE job_id = :job")
-                .param("job", job)
-                .query((row, n) -> Sql.when(row, "at"))
-                .single();
-    }
-
     long addStep(By by, long job, String step, Direction direction, Long undoes) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO step_entry (job_id, step, direction, undoes, at, by)
@@ -134,8 +130,8 @@ public class BenchStore {
     void addMove(By by, long job, Long stepEntry, Thing thing, Move move, Long undoes) {
         jdbc.sql("""
                         INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
-                                                  count, reason, undoes, at, by)
-                        VALUES (:job, :stepEntry, :thing, :kind, :from, :to, :count, :reason, :undoes, :at, :by)
+                                                  count, reason, basis, undoes, at, by)
+                        VALUES (:job, :stepEntry, :thing, :kind, :from, :to, :count, :reason, :basis, :undoes, :at, :by)
                         """)
                 .param("job", job)
                 .param("stepEntry", stepEntry)
@@ -145,6 +141,7 @@ public class BenchStore {
                 .param("to", move.to().name())
                 .param("count", move.count())
                 .param("reason", move.reason())
+                .param("basis", move.basis().name())
                 .param("undoes", undoes)
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
@@ -158,9 +155,11 @@ public class BenchStore {
         return thing instanceof Connector ? "CONNECTOR" : "PIECE";
     }
 
-    long addClosing(By by, long job) {
-        return Sql.inserted(jdbc.sql("INSERT INTO closing (job_id, at, by) VALUES (:job, :at, :by)")
+    /** @param forNow why it is closed for now only; empty if for good */
+    long addClosing(By by, long job, Optional<String> forNow) {
+        return Sql.inserted(jdbc.sql("INSERT INTO closing (job_id, for_now, at, by) VALUES (:job, :forNow, :at, :by)")
                 .param("job", job)
+                .param("forNow", forNow.orElse(null))
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
     }

@@ -12,7 +12,9 @@ import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
@@ -24,7 +26,12 @@ import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.bench.BenchService;
+import wrenchnotes.server.bench.RunService;
 import wrenchnotes.server.check.CheckService;
 import wrenchnotes.server.checkin.CheckInService;
 import wrenchnotes.server.demo.DemoPlan.Visit;
@@ -43,9 +50,15 @@ import wrenchnotes.server.outcome.OutcomeService;
 public class DemoReplay {
 
     /** A revision and the notes it was given. */
-    record Known(long revision, DemoNotes notes) {}
+    record Known(long revision, DemoNotes notes, Teardown teardown, Map<String, Long> components) {
+
+        boolean waits() {
+            return teardown.steps().stream().anyMatch(step -> step.waitHours() > 0);
+        }
+    }
 
     private final CheckInService counter;
+    private final RunService runs;
     private final BenchService bench;
     private final FindingService findings;
     private final CheckService checks;
@@ -57,6 +70,7 @@ public class DemoReplay {
 
     DemoReplay(
             CheckInService counter,
+            RunService runs,
             BenchService bench,
             FindingService findings,
             CheckService checks,
@@ -66,6 +80,7 @@ public class DemoReplay {
             DrawerService drawers,
             JobStore jobs) {
         this.counter = counter;
+        this.runs = runs;
         this.bench = bench;
         this.findings = findings;
         this.checks = checks;
@@ -250,12 +265,30 @@ public class DemoReplay {
         private void open(List<String> steps) {
             later(180 + visit.luck() * 11);
             arrivalCheck();
+            later(2);
+            runs.start(by(bencher), job, seen(), begun());
+            if (known.waits()) {
+                runs.leftOff(by(bencher), job, seen(), at.minus(Duration.ofDays(2)));
+            }
             for (String step : steps) {
                 // Some days it goes quicker than the notes say, some days slower.
                 double pace = 0.75 + 0.09 * ((visit.luck() + step.length()) % 8);
                 later(Math.max(1, (int) Math.round(known.notes().minutes(step) * pace)));
-                bench.stepIn(by(bencher), job, seen(), step, List.of());
+                bench.stepIn(by(bencher), job, seen(), step, new BenchService.CameOff(List.of(), Basis.COUNTED, true));
             }
+        }
+
+        /** Where to: what is lying open today was aimed at what it was opened for. */
+        private RunService.Start begun() {
+            if (visit.daysAgo() > 20) {
+                return RunService.Start.PLAIN;
+            }
+            List<Long> targets = visit.seen().stream()
+                    .map(seen -> known.components().get(seen.fault().component()))
+                    .distinct()
+                    .toList();
+            return new RunService.Start(
+                    new RunService.Aim(targets, RunService.Offer.TIME), true, List.of(), Optional.empty(), "");
         }
 
         private void mend() {
@@ -275,7 +308,7 @@ public class DemoReplay {
                                 part.isPresent() ? 1 : 0,
                                 seen.way().remedy() == Remedy.REVIVED ? "boiled and conditioned" : ""));
             }
-            check(Stage.BEFORE_CLOSING, Verdict.PASSED, "moves by hand, powers up", false, 2, "");
+            checkAsPlanned(Stage.BEFORE_CLOSING);
         }
 
         private void orderIfNoneIsLeft(long part) {
@@ -289,11 +322,23 @@ public class DemoReplay {
             List<String> steps = way();
             for (int n = steps.size() - 1; n >= 0; n--) {
                 later(2);
-                bench.stepOut(by(bencher), job, seen(), steps.get(n), List.of());
+                bench.stepOut(by(bencher), job, seen(), steps.get(n), cut(steps.get(n)));
             }
             later(1);
-            bench.close(by(bencher), job, seen());
+            runs.close(by(bencher), job, seen());
             later(5);
+        }
+
+        /** Rivets that were cut stay out: the plate sits on the screws that are left. */
+        private List<BenchService.Settled> cut(String step) {
+            Step written = known.teardown().step(step);
+            return written.fasteners().stream()
+                    .filter(group -> !written.reversible() && group.head() == Head.RIVET)
+                    .map(group -> new BenchService.Settled(
+                            new PutBack(
+                                    group.id(), 0, 0, group.count(), 0, "plate sits on the screws that are left", ""),
+                            Optional.empty()))
+                    .toList();
         }
 
         /** Drops one fastener of the last step in: it is on the floor somewhere. */
@@ -310,7 +355,7 @@ public class DemoReplay {
 
         private void finish(OutcomeGiven given) {
             mendAndClose();
-            check(Stage.AFTER_CLOSING, Verdict.PASSED, "all functions, covers on", true, 3, "");
+            checkAsPlanned(Stage.AFTER_CLOSING);
             end(given);
         }
 
@@ -328,6 +373,24 @@ public class DemoReplay {
         private void handOver() {
             later(24 * 60 + visit.luck() * 30);
             outcomes.handOver(by("marit"), job);
+        }
+
+        private void checkAsPlanned(Stage stage) {
+            for (Overview.PlannedCheck planned : known.teardown().overview().checksAt(stage)) {
+                later(3);
+                checks.record(
+                        by(bencher),
+                        job,
+                        new Check(
+                                stage,
+                                Verdict.PASSED,
+                                planned.what(),
+                                stage == Stage.AFTER_CLOSING,
+                                planned.load(),
+                                planned.times(),
+                                "",
+                                at));
+            }
         }
 
         private void check(Stage stage, Verdict verdict, String what, boolean coversOn, int times, String remark) {

@@ -69,7 +69,9 @@ public class DemoTeardowns {
                     look(by, revision, teardown),
                     Optional.empty());
             models.saveNotes(by, added.id(), Seen.of("0"), teardown, "written down at last");
-            revisions.put(model.name() + " " + revision.name(), new DemoReplay.Known(added.id(), revision.notes()));
+            revisions.put(
+                    model.name() + " " + revision.name(),
+                    new DemoReplay.Known(added.id(), revision.notes(), teardown, ids));
         }
         return revisions;
     }

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
@@ -22,6 +23,10 @@ import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.server.ground.Sql;
 
 /** Loads what the standing of jobs follows from: a handful of queries for one job or for all that are open. */
@@ -46,13 +51,27 @@ public class FactsStore {
             FROM (SELECT job_id, kind, to_account AS account, count AS n FROM ledger_entry WHERE %1$s
                   UNION ALL
                   SELECT job_id, kind, from_account, -count FROM ledger_entry WHERE %1$s)
-            WHERE account IN ('TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN')
+            WHERE account IN ('TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW')
             GROUP BY job_id, kind, account
             HAVING SUM(n) <> 0
             """.formatted(THESE);
 
-    public static final String CLOSINGS =
-            "SELECT job_id, MAX(at) AS at FROM closing WHERE %s GROUP BY job_id".formatted(THESE);
+    /** The last closing of each job: SQLite takes the other columns from the row that has the maximum. */
+    public static final String CLOSINGS = """
+            SELECT job_id, at, for_now, MAX(id)
+            FROM closing
+            WHERE %s
+            GROUP BY job_id
+            """.formatted(THESE);
+
+    public static final String PLANS = """
+            SELECT job.id AS job_id, overview
+            FROM job JOIN teardown ON teardown.id = job.teardown_id
+            WHERE job.id IN (SELECT value FROM json_each(:jobs)) AND overview <> '{}'
+            """;
+
+    public static final String REWORKS =
+            "SELECT job_id, COUNT(*) AS n FROM run WHERE %s AND rework IS NOT NULL GROUP BY job_id".formatted(THESE);
 
     public static final String HOLDS =
             "SELECT job_id, kind, why, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id".formatted(THESE);
@@ -64,7 +83,7 @@ public class FactsStore {
             ORDER BY id
             """.formatted(THESE);
 
-    /** The last given outcome of each job: SQLite takes the other columns from the row that has the maximum. */
+    /** The last given outcome of each job, by the same rule. */
     public static final String OUTCOMES =
             "SELECT job_id, outcome, remark, at, MAX(id) FROM outcome_entry WHERE %s GROUP BY job_id".formatted(THESE);
 
@@ -72,9 +91,11 @@ public class FactsStore {
             "SELECT job_id, COUNT(*) AS n FROM finding WHERE %s AND struck_at IS NULL GROUP BY job_id".formatted(THESE);
 
     private final JdbcClient jdbc;
+    private final JsonMapper json;
 
-    FactsStore(JdbcClient jdbc) {
+    FactsStore(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
+        this.json = json;
     }
 
     public JobFacts of(JobStore.Job job) {
@@ -96,8 +117,18 @@ public class FactsStore {
                 row -> gathered.tallies.merge(
                         row.getLong("job_id"),
                         tally(row.getString("kind"), Account.valueOf(row.getString("account")), row.getInt("n")),
-                        FactsStore::sum));
-        each(CLOSINGS, ids, row -> gathered.closed.put(row.getLong("job_id"), Sql.instant(row, "at")));
+                        Tally::plus));
+        each(CLOSINGS, ids, row -> {
+            long job = row.getLong("job_id");
+            gathered.closed.put(job, Sql.instant(row, "at"));
+            Optional.ofNullable(row.getString("for_now")).ifPresent(why -> gathered.forNow.put(job, why));
+        });
+        each(
+                PLANS,
+                ids,
+                row -> gathered.plans.put(
+                        row.getLong("job_id"), json.readValue(row.getString("overview"), Overview.class)));
+        each(REWORKS, ids, row -> gathered.reworks.put(row.getLong("job_id"), row.getInt("n")));
         each(HOLDS, ids, row -> gathered.holds
                 .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
                 .add(new Hold(
@@ -135,22 +166,14 @@ public class FactsStore {
     }
 
     private static Tally tally(String kind, Account account, int n) {
-        if (account.undecided()) {
-            return new Tally(0, 0, 0, n);
-        }
-        return switch (kind) {
-            case "FASTENER" -> new Tally(n, 0, 0, 0);
-            case "CONNECTOR" -> new Tally(0, n, 0, 0);
-            default -> new Tally(0, 0, n, 0);
-        };
-    }
-
-    private static Tally sum(Tally one, Tally other) {
-        return new Tally(
-                one.fasteners() + other.fasteners(),
-                one.connectors() + other.connectors(),
-                one.pieces() + other.pieces(),
-                one.undecided() + other.undecided());
+        return Tally.of(
+                switch (kind) {
+                    case "FASTENER" -> FastenerGroup.class;
+                    case "CONNECTOR" -> Connector.class;
+                    default -> LoosePiece.class;
+                },
+                account,
+                n);
     }
 
     private static final class Gathered {
@@ -158,6 +181,9 @@ public class FactsStore {
         final Map<Long, Instant> lastIn = new HashMap<>();
         final Map<Long, Tally> tallies = new HashMap<>();
         final Map<Long, Instant> closed = new HashMap<>();
+        final Map<Long, String> forNow = new HashMap<>();
+        final Map<Long, Overview> plans = new HashMap<>();
+        final Map<Long, Integer> reworks = new HashMap<>();
         final Map<Long, List<Hold>> holds = new HashMap<>();
         final Map<Long, List<Check>> checks = new HashMap<>();
         final Map<Long, OutcomeGiven> outcomes = new HashMap<>();
@@ -173,6 +199,9 @@ public class FactsStore {
                     openSteps.getOrDefault(id, 0),
                     Optional.ofNullable(lastIn.get(id)),
                     Optional.ofNullable(closed.get(id)),
+                    Optional.ofNullable(forNow.get(id)),
+                    plans.getOrDefault(id, Overview.NONE),
+                    reworks.getOrDefault(id, 0),
                     new CheckRecord(checks.getOrDefault(id, List.of())),
                     Optional.ofNullable(outcomes.get(id)),
                     findings.getOrDefault(id, 0),

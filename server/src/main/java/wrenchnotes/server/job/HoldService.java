@@ -30,8 +30,28 @@ public class HoldService {
         return set;
     }
 
+    /**
+     * A hold that is a caution: nobody can end it before its time. One that runs already is replaced if the new one ends
+     * later.
+     *
+     * @param hold with an end
+     */
+    public void caution(By by, long job, Hold hold) {
+        holds.ofJob(job).stream()
+                .filter(row -> row.caution() && row.hold().activeAt(by.at()))
+                .forEach(row -> holds.end(by, row.id()));
+        HoldStore.HoldRow set = holds.hold(holds.addCaution(by, job, hold));
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        job, "hold", set.id(), "Must wait, " + hold.kind().words() + ": " + hold.why(), set));
+    }
+
     public HoldStore.HoldRow end(By by, long id) {
         HoldStore.HoldRow before = holds.hold(id);
+        if (before.caution() && before.hold().activeAt(by.at())) {
+            throw Refused.because("This wait is a caution and cannot be shortened: it is over when its time is.");
+        }
         if (!before.hold().activeAt(by.at())) {
             throw Refused.because("That wait is over already.");
         }

@@ -23,6 +23,7 @@ public class HoldStore {
             Instant from,
             Optional<Instant> until,
             Optional<Instant> ended,
+            boolean caution,
             String by) {
 
         public Hold hold() {
@@ -31,7 +32,7 @@ public class HoldStore {
     }
 
     private static final String HOLD = """
-            SELECT hold.id, job_id, kind, why, from_at, until_at, ended_at, person.name AS by
+            SELECT hold.id, job_id, kind, why, from_at, until_at, ended_at, caution, person.name AS by
             FROM hold JOIN person ON person.id = set_by
             """;
 
@@ -57,10 +58,19 @@ public class HoldStore {
     }
 
     long add(By by, long job, Hold hold) {
+        return add(by, job, hold, false);
+    }
+
+    long addCaution(By by, long job, Hold hold) {
+        return add(by, job, hold, true);
+    }
+
+    private long add(By by, long job, Hold hold, boolean caution) {
         return Sql.inserted(jdbc.sql("""
-                                INSERT INTO hold (job_id, kind, why, from_at, until_at, set_by)
-                                VALUES (:job, :kind, :why, :from, :until, :by)
+                                INSERT INTO hold (job_id, kind, why, from_at, until_at, caution, set_by)
+                                VALUES (:job, :kind, :why, :from, :until, :caution, :by)
                                 """)
+                .param("caution", caution ? 1 : 0)
                 .param("job", job)
                 .param("kind", hold.kind().name())
                 .param("why", hold.why())
@@ -86,6 +96,7 @@ public class HoldStore {
                 Sql.instant(row, "from_at"),
                 Sql.when(row, "until_at"),
                 Sql.when(row, "ended_at"),
+                row.getBoolean("caution"),
                 row.getString("by"));
     }
 }

@@ -113,7 +113,7 @@ public class Assembly {
     }
 
     /** Minutes that the steps took in this shop, in these units and in the sub-assemblies wherever they were. */
-    Map<String, List<Double>> times(long revision, List<Variant> fitted) {
+    public Map<String, List<Double>> times(long revision, List<Variant> fitted) {
         Map<String, List<Double>> all = new HashMap<>(times.ofRevision(revision));
         for (Variant variant : fitted) {
             times.ofRevision(variant.revision())

@@ -12,16 +12,23 @@ import org.springframework.stereotype.Component;
 public class StepTimesStore {
 
     /**
-     * From one step in to the next in the same job, newest first. A gap of more than an hour is a pause or another day
-     * and says nothing; neither does a step that was taken back.
+     * From one step in to the next in the same job, newest first, pauses left out. A gap of more than an hour is another
+     * day and says nothing; neither does a step that was taken back.
      */
     public static final String TIMES = """
             SELECT step, minutes
             FROM (SELECT entry.step, entry.direction, entry.undoes, entry.id, entry.job_id,
-                         (entry.at - LAG(entry.at) OVER (PARTITION BY entry.job_id ORDER BY entry.id)) / 60000.0 AS minutes
+                         (entry.at - LAG(entry.at) OVER in_turn - (
+                             SELECT COALESCE(SUM(MIN(COALESCE(to_at, entry.at), entry.at) - from_at), 0)
+                             FROM pause
+                             WHERE pause.job_id = entry.job_id AND from_at < entry.at
+                               AND from_at >= (SELECT MAX(earlier.at) FROM step_entry AS earlier
+                                               WHERE earlier.job_id = entry.job_id AND earlier.id < entry.id)
+                         )) / 60000.0 AS minutes
                   FROM step_entry AS entry
                   JOIN job ON job.id = entry.job_id
-                  WHERE job.id IN (SELECT id FROM job WHERE revision_id = :revision ORDER BY id DESC LIMIT 200)) AS taken
+                  WHERE job.id IN (SELECT id FROM job WHERE revision_id = :revision ORDER BY id DESC LIMIT 200)
+                  WINDOW in_turn AS (PARTITION BY entry.job_id ORDER BY entry.id)) AS taken
             WHERE direction = 'IN' AND undoes IS NULL AND minutes BETWEEN 0.1 AND 60
               AND NOT EXISTS (SELECT 1
                               FROM step_entry AS back

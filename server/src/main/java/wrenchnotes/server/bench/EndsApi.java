@@ -1,0 +1,122 @@
+package wrenchnotes.server.bench;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.bench.Fragments;
+import wrenchnotes.core.bench.ScrewMatch;
+import wrenchnotes.core.teardown.Finish;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.ground.Snapshot;
+
+/** Open ends on the bench of one job: what is so for a test only, broken pieces, watch points, a screw left over. */
+@RestController
+@RequestMapping("/api/jobs/{job}/bench")
+class EndsApi {
+
+    private static final String IF_MATCH = "If-Match";
+
+    private final EndsService service;
+    private final Benches benches;
+    private final Press press;
+    private final Snapshot snapshot;
+
+    EndsApi(EndsService service, Benches benches, Press press, Snapshot snapshot) {
+        this.service = service;
+        this.benches = benches;
+        this.press = press;
+        this.snapshot = snapshot;
+    }
+
+    public record TemporarySaid(@NotBlank @Size(max = 120) String words) {}
+
+    @PostMapping("/temporary")
+    BenchView temporary(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody TemporarySaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.temporary(by, job, seen, said.words()));
+    }
+
+    @PostMapping("/temporary/{temporary}/right")
+    BenchView putRight(
+            @PathVariable long job,
+            @PathVariable long temporary,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, "right " + temporary, pen, by -> service.putRight(by, job, seen, temporary));
+    }
+
+    /** @param explained where the rest is, if it may stay there; left out if that is not known */
+    public record BrokenSaid(
+            @NotBlank @Size(max = 120) String what,
+            int expected,
+            int found,
+            @Size(max = 200) String explained) {}
+
+    @PostMapping("/fragments")
+    BenchView broken(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody BrokenSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        Fragments tally = new Fragments(said.what(), said.expected(), said.found(), said.explained());
+        return press.of(job, said, pen, by -> service.broken(by, job, seen, tally));
+    }
+
+    public record FoundSaid(int found, @Size(max = 200) String explained) {}
+
+    @PostMapping("/fragments/{fragment}")
+    BenchView found(
+            @PathVariable long job,
+            @PathVariable long fragment,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody FoundSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.found(by, job, seen, fragment, said.found(), said.explained()));
+    }
+
+    public record LookedSaid(@NotNull Long component) {}
+
+    @PostMapping("/looked")
+    BenchView looked(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody LookedSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.looked(by, job, seen, said.component()));
+    }
+
+    /** What is known of a screw; what is left out is not known. */
+    public record ScrewSaid(
+            Optional<Head> head,
+            Optional<Double> lengthMm,
+            Optional<Double> diameterMm,
+            Optional<Integer> threads,
+            Optional<Double> overMm,
+            Optional<Finish> finish) {}
+
+    /** Changes nothing. */
+    @PostMapping("/what-is-it")
+    ScrewMatch.Answer whatIsIt(@PathVariable long job, @Valid @RequestBody ScrewSaid said) {
+        ScrewMatch.Known known = new ScrewMatch.Known(
+                said.head(), said.lengthMm(), said.diameterMm(), said.threads(), said.overMm(), said.finish());
+        return snapshot.read(() -> ScrewMatch.rank(known, benches.state(job).ledger()));
+    }
+}

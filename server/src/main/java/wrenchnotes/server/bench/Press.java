@@ -1,0 +1,24 @@
+package wrenchnotes.server.bench;
+
+import java.util.function.Consumer;
+import org.springframework.stereotype.Component;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Pen;
+
+/** A key press on the bench: it answers with the bench as it then is. */
+@Component
+class Press {
+
+    private final BenchService bench;
+
+    Press(BenchService bench) {
+        this.bench = bench;
+    }
+
+    BenchView of(long job, Object said, Pen pen, Consumer<By> act) {
+        return pen.once(said, BenchView.class, by -> {
+            act.accept(by);
+            return bench.view(job);
+        });
+    }
+}

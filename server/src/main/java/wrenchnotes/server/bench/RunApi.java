@@ -1,0 +1,159 @@
+package wrenchnotes.server.bench;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.bench.Rework;
+import wrenchnotes.server.bench.RunService.Offer;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Seen;
+
+/** Runs on the bench of one job: begun, turned, paused, closed. */
+@RestController
+@RequestMapping("/api/jobs/{job}/bench")
+class RunApi {
+
+    private static final String IF_MATCH = "If-Match";
+
+    private final RunService service;
+    private final Press press;
+
+    RunApi(RunService service, Press press) {
+        this.service = service;
+        this.press = press;
+    }
+
+    /**
+     * @param targets components to reach; none for the whole of it
+     * @param offer the quickest way if left out
+     */
+    public record AimSaid(@NotNull @Size(max = 20) List<@NotNull Long> targets, Optional<Offer> offer) {
+        RunService.Aim aim() {
+            return new RunService.Aim(List.copyOf(targets), offer.orElse(Offer.TIME));
+        }
+    }
+
+    public record MissingSaid(@NotBlank @Size(max = 80) String thing, int count) {}
+
+    /**
+     * @param off that the unit is off and unplugged: no run begins without
+     * @param rework why it is opened again; needed when it was closed for good before
+     */
+    public record StartSaid(
+            @NotNull @Size(max = 20) List<@NotNull Long> targets,
+            Optional<Offer> offer,
+            boolean off,
+            @NotNull @Size(max = 60) List<@Valid @NotNull MissingSaid> missing,
+            Optional<Rework> rework,
+            @Size(max = 300) String words) {
+
+        RunService.Start start() {
+            return new RunService.Start(
+                    new AimSaid(targets, offer).aim(),
+                    off,
+                    missing.stream()
+                            .map(one -> new RunService.CountedMissing(one.thing(), one.count()))
+                            .toList(),
+                    rework,
+                    words);
+        }
+    }
+
+    @PostMapping("/start")
+    BenchView start(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody StartSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.start(by, job, seen, said.start()));
+    }
+
+    @PostMapping("/turn")
+    BenchView turn(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody AimSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.turn(by, job, seen, said.aim()));
+    }
+
+    /** Since when the unit is without power. */
+    public record OffSaid(@NotNull Instant since) {}
+
+    @PostMapping("/left-off")
+    BenchView leftOff(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody OffSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.leftOff(by, job, seen, said.since()));
+    }
+
+    public record WhySaid(@NotBlank @Size(max = 200) String reason) {}
+
+    @PostMapping("/steps/{step}/skip")
+    BenchView skip(
+            @PathVariable long job,
+            @PathVariable String step,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody WhySaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.skip(by, job, seen, step, said.reason()));
+    }
+
+    @PostMapping("/pause")
+    BenchView pause(@PathVariable long job, @RequestHeader(name = IF_MATCH, required = false) String ifMatch, Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, "pause", pen, by -> service.pause(by, job, seen));
+    }
+
+    @PostMapping("/go-on")
+    BenchView goOn(@PathVariable long job, @RequestHeader(name = IF_MATCH, required = false) String ifMatch, Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, "go on", pen, by -> service.goOn(by, job, seen));
+    }
+
+    /** @param photo hash of a picture that was kept; left out for words alone */
+    public record NoteSaid(@Size(max = 300) String words, Optional<@Pattern(regexp = "[0-9a-f]{64}") String> photo) {}
+
+    @PostMapping("/notes")
+    BenchView note(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody NoteSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.note(by, job, seen, said.words(), said.photo()));
+    }
+
+    @PostMapping("/close")
+    BenchView close(@PathVariable long job, @RequestHeader(name = IF_MATCH, required = false) String ifMatch, Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, "close", pen, by -> service.close(by, job, seen));
+    }
+
+    @PostMapping("/close-for-now")
+    BenchView closeForNow(
+            @PathVariable long job,
+            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            @Valid @RequestBody WhySaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> service.closeForNow(by, job, seen, said.reason()));
+    }
+}

@@ -1,0 +1,151 @@
+package wrenchnotes.server.bench;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.bench.Rework;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Sql;
+
+/** Runs of a job: from "off and unplugged" to closing. */
+@Component
+class RunStore {
+
+    private static final TypeReference<List<Long>> TARGETS = new TypeReference<>() {};
+    private static final TypeReference<List<String>> ROUTE = new TypeReference<>() {};
+
+    /**
+     * @param targets components to reach; none for the whole of it
+     * @param route ids of the steps to do, in order; none for all of the notes in theirs
+     * @param leftOffSince since when the unit was without power, if a caution asked for it
+     * @param rework why a unit that was closed for good was opened again; empty on a first run and after a closing for now
+     */
+    record Run(
+            long id,
+            List<Long> targets,
+            List<String> route,
+            Optional<Instant> leftOffSince,
+            Optional<Rework> rework,
+            String words,
+            Instant startedAt,
+            String startedBy,
+            Optional<Long> closing) {}
+
+    private final JdbcClient jdbc;
+    private final JsonMapper json;
+
+    RunStore(JdbcClient jdbc, JsonMapper json) {
+        this.jdbc = jdbc;
+        this.json = json;
+    }
+
+    /** Oldest first; at most the last one is not closed. */
+    List<Run> runs(long job) {
+        return jdbc.sql("""
+                        SELECT run.id, targets, route, left_off_since, rework, words, started_at, closing_id,
+                               person.name AS started_by
+                        FROM run JOIN person ON person.id = started_by
+                        WHERE job_id = :job
+                        ORDER BY run.id
+                        """)
+                .param("job", job)
+                .query((row, n) -> new Run(
+                        row.getLong("id"),
+                        json.readValue(row.getString("targets"), TARGETS),
+                        json.readValue(row.getString("route"), ROUTE),
+                        Sql.when(row, "left_off_since"),
+                        Optional.ofNullable(row.getString("rework")).map(Rework::valueOf),
+                        row.getString("words"),
+                        Sql.instant(row, "started_at"),
+                        row.getString("started_by"),
+                        Sql.id(row, "closing_id")))
+                .list();
+    }
+
+    long add(By by, long job, List<Long> targets, List<String> route, Optional<Rework> rework, String words) {
+        return Sql.inserted(jdbc.sql("""
+                                INSERT INTO run (job_id, targets, route, rework, words, started_at, started_by)
+                                VALUES (:job, :targets, :route, :rework, :words, :at, :by)
+                                """)
+                .param("job", job)
+                .param("targets", json.writeValueAsString(targets))
+                .param("route", json.writeValueAsString(route))
+                .param("rework", rework.map(Enum::name).orElse(null))
+                .param("words", words)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person()));
+    }
+
+    void turn(long run, List<Long> targets, List<String> route) {
+        jdbc.sql("UPDATE run SET targets = :targets, route = :route WHERE id = :run")
+                .param("targets", json.writeValueAsString(targets))
+                .param("route", json.writeValueAsString(route))
+                .param("run", run)
+                .update();
+    }
+
+    void leftOff(long run, Instant since) {
+        jdbc.sql("UPDATE run SET left_off_since = :since WHERE id = :run")
+                .param("since", since.toEpochMilli())
+                .param("run", run)
+                .update();
+    }
+
+    void close(long run, long closing) {
+        jdbc.sql("UPDATE run SET closing_id = :closing WHERE id = :run")
+                .param("closing", closing)
+                .param("run", run)
+                .update();
+    }
+
+    Set<String> skipped(long run) {
+        return jdbc
+                .sql("SELECT DISTINCT step FROM skip WHERE run_id = :run")
+                .param("run", run)
+                .query(String.class)
+                .stream()
+                .collect(Collectors.toSet());
+    }
+
+    void skip(By by, long job, long run, String step, String reason) {
+        jdbc.sql("""
+                        INSERT INTO skip (job_id, run_id, step, reason, at, by)
+                        VALUES (:job, :run, :step, :reason, :at, :by)
+                        """)
+                .param("job", job)
+                .param("run", run)
+                .param("step", step)
+                .param("reason", reason)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .update();
+    }
+
+    Optional<Instant> pausedSince(long job) {
+        return jdbc.sql("SELECT from_at FROM pause WHERE job_id = :job AND to_at IS NULL")
+                .param("job", job)
+                .query((row, n) -> Sql.instant(row, "from_at"))
+                .optional();
+    }
+
+    void pause(By by, long job) {
+        jdbc.sql("INSERT INTO pause (job_id, from_at, by) VALUES (:job, :at, :by)")
+                .param("job", job)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .update();
+    }
+
+    void goOn(By by, long job) {
+        jdbc.sql("UPDATE pause SET to_at = :at WHERE job_id = :job AND to_at IS NULL")
+                .param("at", by.at().toEpochMilli())
+                .param("job", job)
+                .update();
+    }
+}

@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
+import { reached } from './connection';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -17,17 +18,29 @@ export class Problem extends Error {
 
 const RETRIES_MS = [300, 1000, 2500];
 
+/** Tells the rest of the screen at once whether the server was reached. */
+async function told(asked: Promise<Response>): Promise<Response> {
+  try {
+    const response = await asked;
+    reached(true);
+    return response;
+  } catch (error) {
+    reached(false);
+    throw error;
+  }
+}
+
 /** A lost connection is tried again; the request keeps its id, so nothing is done twice. */
 async function stubbornFetch(request: Request): Promise<Response> {
   for (const wait of RETRIES_MS) {
     try {
-      return await fetch(request.clone());
+      return await told(fetch(request.clone()));
     } catch {
       await new Promise((resolve) => setTimeout(resolve, wait));
     }
   }
   try {
-    return await fetch(request);
+    return await told(fetch(request));
   } catch {
     throw new Problem(
       0,
@@ -39,7 +52,7 @@ async function stubbornFetch(request: Request): Promise<Response> {
 }
 
 /** Works on plain http in the shop's own network too, where browsers keep randomUUID back. */
-function newRequestId(): string {
+export function newRequestId(): string {
   return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) =>
     byte.toString(16).padStart(2, '0'),
   ).join('');
@@ -54,7 +67,9 @@ const writes: Middleware = {
   onRequest({ request }) {
     if (request.method !== 'GET') {
       request.headers.set('X-XSRF-TOKEN', csrfToken());
-      request.headers.set('Idempotency-Key', newRequestId());
+      if (!request.headers.has('Idempotency-Key')) {
+        request.headers.set('Idempotency-Key', newRequestId());
+      }
     }
     return request;
   },

@@ -118,3 +118,11 @@ export function moment(iso: string): string {
 export function money(minor: number, currency: string): string {
   return (minor / 100).toLocaleString('en-GB', { style: 'currency', currency });
 }
+
+export const reworkWords: Record<NonNullable<Schemas['StartSaid']['rework']>, string> = {
+  FORGOTTEN_PLUG: 'a plug was forgotten',
+  MISSED_CHECK: 'a check was missed',
+  WRONG_PART: 'the wrong part was put in',
+  SECOND_FAULT: 'there is a second fault',
+  OTHER: 'another reason',
+};

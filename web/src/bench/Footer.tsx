@@ -5,6 +5,8 @@ import type { Schemas } from '../api/client';
 /** How much is off, how far the way is, and the way back to the job sheet. */
 export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
   const next = bench.steps.find((step) => step.id === bench.nextIn);
+  const route = bench.run?.route ?? [];
+  const shown = bench.steps.filter((step) => route.length === 0 || step.open || route.includes(step.id));
   return (
     <Box
       gridColumn="1 / -1"
@@ -29,10 +31,11 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       </Box>
       <Box>
         <Box fontSize="14px" color="chalkDust" mb="4px">
-          Steps in: {bench.steps.filter((step) => step.open).length} of {bench.stepsInAll}
+          Steps in: {bench.steps.filter((step) => step.open).length} of{' '}
+          {shown.length > bench.stepsInAll && route.length > 0 ? shown.length : bench.stepsInAll}
         </Box>
         <Box display="flex" gap="5px" aria-hidden="true">
-          {bench.steps.map((step) => (
+          {shown.map((step) => (
             <Box
               key={step.id}
               w="22px"

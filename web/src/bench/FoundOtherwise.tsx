@@ -1,11 +1,18 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { Act } from '../parts/Buttons';
+import { Act, Chip } from '../parts/Buttons';
 import { Counter } from './Counter';
 import { inAccount } from './heaps';
 
-type Found = Schemas['TakenOff'];
+type Found = Schemas['FoundThing'];
+type Basis = NonNullable<Schemas['InSaid']['basis']>;
+
+const BASES: [Basis, string][] = [
+  ['COUNTED', 'counted'],
+  ['TOLD', 'open when it came: told'],
+  ['UNKNOWN', 'not counted'],
+];
 
 /** Counted otherwise than the notes say: what is missing or broken is said, the rest is off. */
 export function FoundOtherwise({
@@ -17,13 +24,14 @@ export function FoundOtherwise({
   step: Schemas['StepView'];
   busy: boolean;
   leave: () => void;
-  enter: (found: Found[]) => void;
+  enter: (found: Found[], basis: Basis) => void;
 }) {
   const there = (thing: Schemas['ThingView']) => inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED');
   const things = step.things.filter((thing) => there(thing) > 0);
   const [found, setFound] = useState<Found[]>(
     things.map((thing) => ({ thing: thing.id, toTray: there(thing), missing: 0, broken: 0 })),
   );
+  const [basis, setBasis] = useState<Basis>('COUNTED');
   function say(id: string, of: number, part: Partial<Found>) {
     setFound((now) =>
       now.map((one) => {
@@ -31,8 +39,8 @@ export function FoundOtherwise({
           return one;
         }
         const next = { ...one, ...part };
-        // What is neither missing nor broken is off.
-        return { ...next, toTray: of - next.missing - next.broken };
+        // What is neither missing, broken nor used up is off.
+        return { ...next, toTray: of - next.missing - next.broken - (next.destroyed ?? 0) };
       }),
     );
   }
@@ -44,7 +52,7 @@ export function FoundOtherwise({
         return (
           <Box key={thing.id} border="1px solid" borderColor="#28604F" borderRadius="sm" p="8px 12px">
             <chakra.b fontSize="17px">{thing.label}</chakra.b>
-            <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="8px" alignItems="end">
+            <Box display="grid" gridTemplateColumns="repeat(4, 1fr)" gap="8px" alignItems="end">
               <Box textAlign="center">
                 <Box fontSize="14px" color="chalkDust">
                   off
@@ -56,19 +64,40 @@ export function FoundOtherwise({
               <Counter
                 label="missing"
                 value={one.missing}
-                most={of - one.broken}
+                most={of - one.broken - (one.destroyed ?? 0)}
                 set={(missing) => say(thing.id, of, { missing })}
               />
               <Counter
                 label="broken"
                 value={one.broken}
-                most={of - one.missing}
+                most={of - one.missing - (one.destroyed ?? 0)}
                 set={(broken) => say(thing.id, of, { broken })}
+              />
+              <Counter
+                label="used up"
+                value={one.destroyed ?? 0}
+                most={of - one.missing - one.broken}
+                set={(destroyed) => say(thing.id, of, { destroyed })}
               />
             </Box>
           </Box>
         );
       })}
+      <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="How it is known">
+        {BASES.map(([one, words]) => (
+          <Chip
+            key={one}
+            on={basis === one}
+            minH="44px"
+            bg={basis === one ? 'brassLight' : 'transparent'}
+            color={basis === one ? '#221a05' : 'bone'}
+            borderColor={basis === one ? 'brassLight' : 'matLine'}
+            onClick={() => setBasis(one)}
+          >
+            {words}
+          </Chip>
+        ))}
+      </Box>
       <Box display="flex" gap="9px">
         <Act
           look="benchMain"
@@ -76,7 +105,12 @@ export function FoundOtherwise({
           minH="56px"
           fontSize="19px"
           disabled={busy}
-          onClick={() => enter(found)}
+          onClick={() =>
+            enter(
+              found.map((one) => ({ ...one, basis })),
+              basis,
+            )
+          }
         >
           That is what I found
         </Act>

@@ -11,31 +11,32 @@ import { type Account, accountWords, inAccount } from './heaps';
 export type Pointed = { thing: Schemas['ThingView']; from: Account };
 
 /** What can become of a thing that is off the unit; the server has the last word. */
+const OUT: [Account, string][] = [
+  ['REPLACED', 'Replaced by another'],
+  ['LEFT_OUT', 'Leave it out: it may go so'],
+  ['OUT_FOR_NOW', 'Leave it out for now'],
+];
+const FOUND: [Account, string] = ['TRAY', 'Found: it is on the mat'];
 const NEXT: Partial<Record<Account, [Account, string][]>> = {
   TRAY: [
     ['FITTED', 'Back in its place'],
     ['LOST', 'Cannot be found'],
     ['BROKEN', 'Broken'],
-    ['REPLACED', 'Replaced by another'],
-    ['LEFT_OUT', 'Leave it out'],
+    ...OUT,
+    ['MISSING_ON_ARRIVAL', 'Never was there: it was not counted'],
   ],
-  MISSING_ON_ARRIVAL: [
-    ['TRAY', 'Found: it is on the mat'],
-    ['REPLACED', 'Replaced by another'],
-    ['LEFT_OUT', 'Leave it out'],
-  ],
-  LOST: [
-    ['TRAY', 'Found: it is on the mat'],
-    ['REPLACED', 'Replaced by another'],
-    ['LEFT_OUT', 'Leave it out'],
-  ],
-  BROKEN: [
-    ['REPLACED', 'Replaced by another'],
-    ['LEFT_OUT', 'Leave it out'],
-  ],
+  MISSING_ON_ARRIVAL: [FOUND, ...OUT],
+  LOST: [FOUND, ...OUT],
+  BROKEN: OUT,
+  DESTROYED: OUT,
   LEFT_OUT: [
     ['TRAY', 'It goes back after all'],
     ['REPLACED', 'Replaced by another'],
+  ],
+  OUT_FOR_NOW: [
+    ['TRAY', 'It goes back now'],
+    ['REPLACED', 'Replaced by another'],
+    ['LEFT_OUT', 'Leave it out: it may go so'],
   ],
 };
 

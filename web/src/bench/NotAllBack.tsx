@@ -9,7 +9,7 @@ import { accountWords, inAccount } from './heaps';
 
 type Settled = Schemas['ThingOut'];
 
-const OFF = ['TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN'] as const;
+const OFF = ['TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW'] as const;
 
 function off(thing: Schemas['ThingView']): number {
   return OFF.reduce((sum, account) => sum + inAccount(thing, account), 0);
@@ -44,7 +44,7 @@ export function NotAllBack({
     <Box display="grid" gap="10px">
       {things.map((thing) => {
         const one = said.find((each) => each.thing === thing.id) as Settled;
-        const rest = off(thing) - one.back - one.replaced - one.leftOut;
+        const rest = off(thing) - one.back - one.replaced - one.leftOut - (one.forNow ?? 0);
         return (
           <Box key={thing.id} border="1px solid" borderColor="#28604F" borderRadius="sm" p="8px 12px">
             <chakra.b fontSize="17px">{thing.label}</chakra.b>
@@ -54,7 +54,7 @@ export function NotAllBack({
                 .map((account) => `${inAccount(thing, account)} ${accountWords[account]}`)
                 .join(', ')}
             </chakra.span>
-            <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="6px">
+            <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px">
               <Counter
                 label="back in"
                 value={one.back}
@@ -72,6 +72,12 @@ export function NotAllBack({
                 value={one.leftOut}
                 most={one.leftOut + rest}
                 set={(leftOut) => say(thing.id, { leftOut })}
+              />
+              <Counter
+                label="out for now"
+                value={one.forNow ?? 0}
+                most={(one.forNow ?? 0) + rest}
+                set={(forNow) => say(thing.id, { forNow })}
               />
             </Box>
             {one.replaced > 0 && (
@@ -91,7 +97,16 @@ export function NotAllBack({
                   ))}
               </Pick>
             )}
-            {one.leftOut > 0 && (
+            {one.replaced > 0 && (
+              <Text
+                label="If it is not the same again: what went in"
+                compact
+                placeholder="M3 × 8 screw and nut"
+                value={one.instead ?? ''}
+                onChange={(event) => say(thing.id, { instead: event.target.value || undefined })}
+              />
+            )}
+            {one.leftOut + (one.forNow ?? 0) > 0 && (
               <Text
                 label="Why is it left out"
                 compact

@@ -11,12 +11,18 @@ export function OffList({
   step,
   way,
   count,
+  named,
 }: {
   step: Schemas['StepView'];
   way: 'IN' | 'OUT';
   count: (thing: Thing) => number;
+  /** ids of what is asked for by name beside it */
+  named: string[];
 }) {
-  const things = step.things.filter((thing) => count(thing) > 0);
+  const things = step.things.filter((thing) => count(thing) > 0 && !named.includes(thing.id));
+  if (things.length === 0 && named.length > 0) {
+    return null;
+  }
   if (step.things.length === 0) {
     return <Box color="chalkDust">Nothing comes off in this step.</Box>;
   }

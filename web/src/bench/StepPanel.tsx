@@ -1,80 +1,72 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box } from '@chakra-ui/react';
+import { type ReactNode, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { sideWords } from '../api/words';
-import { useKeys } from '../app/keys';
+import { type Key, useKeys } from '../app/keys';
 import { CheckForm } from '../job/CheckForm';
-import { Act } from '../parts/Buttons';
-import { Caution, Trouble } from '../parts/States';
+import { Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
-import type { Press } from './BenchPage';
+import { ByName } from './ByName';
+import { CameOff } from './CameOff';
+import { EndOfWay } from './EndOfWay';
 import { FoundOtherwise } from './FoundOtherwise';
 import { countWords, inAccount } from './heaps';
 import { NotAllBack } from './NotAllBack';
+import { NoteForm } from './NoteForm';
 import { NotesAreWrong } from './NotesAreWrong';
 import { OffList } from './OffList';
+import { OpenEnds } from './OpenEnds';
+import { PanelKeys } from './PanelKeys';
+import type { Bench, Press } from './press';
+import { Question } from './Question';
+import { StartPanel } from './StartPanel';
+import { StepWords } from './StepWords';
+import { TurnForm } from './TurnForm';
+import { WaitPanel } from './WaitPanel';
+import { WhatIsIt } from './WhatIsIt';
 import { WhichVariant } from './WhichVariant';
 
+type Step = Schemas['StepView'];
+export type Way = 'IN' | 'OUT';
+/** What stands in place of the step while it is filled in. */
+export type Form =
+  | 'otherwise'
+  | 'check'
+  | 'wrong'
+  | 'skip'
+  | 'note'
+  | 'screw'
+  | 'ends'
+  | 'forNow'
+  | 'turn'
+  | 'again';
+
 type Props = {
-  bench: Schemas['BenchView'];
-  way: 'IN' | 'OUT';
+  bench: Bench;
+  way: Way;
   /** sub-assemblies that are not gone into */
   passed: number[];
   pass: (component: number) => void;
-  step?: Schemas['StepView'];
-  turn: (way: 'IN' | 'OUT') => void;
+  step?: Step;
+  /** other steps that do the same */
+  others: Step[];
+  turn: (way: Way) => void;
   choose: (step: string) => void;
   press: (press: Press) => void;
   busy: boolean;
   error: unknown;
 };
 
-/** The step that is next, large: the caution first, then what to do, what comes off, and the keys. */
-export function StepPanel({ bench, way, passed, pass, step, turn, choose, press, busy, error }: Props) {
-  const [otherwise, setOtherwise] = useState(false);
-  const [checking, setChecking] = useState(false);
-  const [wrong, setWrong] = useState(false);
-
-  const there = (thing: Schemas['ThingView']) =>
-    way === 'IN' ? inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED') : inAccount(thing, 'TRAY');
-  const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
-  const plain = () => {
-    if (step && !busy) {
-      press(
-        way === 'IN' ? { act: 'in', step: step.id, found: [] } : { act: 'out', step: step.id, settled: [] },
-      );
-    }
-  };
-  const other = way === 'IN' ? 'OUT' : 'IN';
-  const canTurn = way === 'IN' ? bench.nextOut !== undefined : bench.nextIn !== undefined;
-  const closable = bench.opened && !bench.closed && bench.nextOut === undefined;
-  // Asked once it can be seen, on the way in; whoever does not go into it passes it by.
-  const unknown =
-    way === 'IN'
-      ? bench.inside.find((one) => one.fitted === undefined && !passed.includes(one.component))
-      : undefined;
-  const form = otherwise || checking || wrong || unknown !== undefined;
-  const others = way === 'IN' && step?.insteadOf ? standIns(bench, step) : [];
-  useKeys([
-    { key: 'Space', label: way === 'IN' ? 'Off to the tray' : 'Back in', act: plain, off: !step || form },
-    { key: 'X', label: 'Not as the notes say', act: () => setOtherwise(true), off: !step || form },
-    {
-      key: 'U',
-      label: 'Take the last step back',
-      act: () => press({ act: 'back' }),
-      off: !bench.canStepBack || form,
-    },
-    { key: 'N', label: 'The notes are wrong', act: () => setWrong(true), off: !step || form },
-    {
-      key: 'O',
-      label: 'The other way',
-      act: () => others[0] && choose(others[0].id),
-      off: others.length === 0 || form,
-    },
-    { key: 'T', label: 'Turn round', act: () => turn(other), off: !canTurn || form },
-    { key: 'K', label: 'Enter a check', act: () => setChecking(true), off: !bench.opened || form },
-    { key: 'C', label: 'Close up', act: () => press({ act: 'close' }), off: !closable || form },
-  ]);
+/** The left half of the bench: what comes next, large, and the keys for it. */
+export function StepPanel(props: Props) {
+  const { bench, way, error } = props;
+  const open = bench.steps.filter((one) => one.open).length;
+  const position = props.step
+    ? way === 'IN'
+      ? `IN · STEP ${open + 1} OF ${Math.max(open + 1, bench.stepsInAll)}`
+      : `OUT · ${open} TO GO`
+    : bench.closed
+      ? 'CLOSED'
+      : way;
   return (
     <Box
       p="18px 24px"
@@ -89,193 +81,311 @@ export function StepPanel({ bench, way, passed, pass, step, turn, choose, press,
       <Box display="flex" justifyContent="space-between" alignItems="center">
         <Tag text={bench.tag} />
         <Box fontFamily="mono" fontWeight={600} fontSize="15px" color="chalkDust">
-          {position(bench, way, step)}
+          {bench.run ? position : 'CLOSED'}
         </Box>
       </Box>
-      {checking ? (
-        <Box bg="card" color="ink" borderRadius="sm" p="12px">
-          <CheckForm
-            job={bench.jobId}
-            stage={bench.closed ? 'AFTER_CLOSING' : 'BEFORE_CLOSING'}
-            done={() => setChecking(false)}
-          />
-        </Box>
-      ) : unknown ? (
-        <WhichVariant
-          key={unknown.component}
-          inside={unknown}
-          busy={busy}
-          fit={(revision) => press({ act: 'fit', component: unknown.component, revision })}
-          leave={() => pass(unknown.component)}
-        />
-      ) : step ? (
-        <StepWords step={step} way={way} before={bench.opened ? '' : bench.before} />
-      ) : (
-        <EndOfWay bench={bench} way={way} />
-      )}
-      {step && !form && <OffList step={step} way={way} count={there} />}
-      {step && otherwise && way === 'IN' && (
-        <FoundOtherwise
-          step={step}
-          busy={busy}
-          leave={() => setOtherwise(false)}
-          enter={(found) => press({ act: 'in', step: step.id, found })}
-        />
-      )}
-      {step && otherwise && way === 'OUT' && (
-        <NotAllBack
-          step={step}
-          busy={busy}
-          leave={() => setOtherwise(false)}
-          enter={(settled) => press({ act: 'out', step: step.id, settled })}
-        />
-      )}
-      {step && wrong && <NotesAreWrong bench={bench} step={step} done={() => setWrong(false)} />}
+      <Panel {...props} />
       <Trouble error={error} />
-      {!form && (
-        <Box mt="auto" display="grid" gridTemplateColumns="1fr 1fr" gap="9px">
-          {step && (
-            <Act
-              look="benchMain"
-              gridColumn="1 / -1"
-              minH="62px"
-              fontSize="21px"
-              keyName="Space"
-              disabled={busy}
-              onClick={plain}
-            >
-              {way === 'IN' ? `Off to tray (${countWords(moving)})` : `Back in (${countWords(moving)})`}
-            </Act>
-          )}
-          {closable && (
-            <Act
-              look="benchMain"
-              gridColumn="1 / -1"
-              minH="62px"
-              fontSize="21px"
-              keyName="C"
-              disabled={busy}
-              onClick={() => press({ act: 'close' })}
-            >
-              Close up
-            </Act>
-          )}
-          {step && (
-            <Act look="bench" minH="48px" keyName="X" onClick={() => setOtherwise(true)}>
-              {way === 'IN' ? 'Not as the notes say' : 'Not all of it back'}
-            </Act>
-          )}
-          {others.map((other) => (
-            <Act
-              key={other.id}
-              look="bench"
-              minH="48px"
-              keyName={other === others[0] ? 'O' : undefined}
-              onClick={() => choose(other.id)}
-            >
-              Or: {other.title}
-            </Act>
-          ))}
-          {step && (
-            <Act look="bench" minH="48px" keyName="N" onClick={() => setWrong(true)}>
-              The notes are wrong
-            </Act>
-          )}
-          {bench.canStepBack && (
-            <Act look="bench" minH="48px" keyName="U" disabled={busy} onClick={() => press({ act: 'back' })}>
-              Take that back
-            </Act>
-          )}
-          {canTurn && (
-            <Act look="bench" minH="48px" keyName="T" onClick={() => turn(other)}>
-              {way === 'IN' ? 'Turn round: way out' : 'Turn round: way in'}
-            </Act>
-          )}
-          {bench.opened && (
-            <Act look="bench" minH="48px" keyName="K" onClick={() => setChecking(true)}>
-              Check it
-            </Act>
-          )}
-        </Box>
-      )}
     </Box>
   );
 }
 
-/** Other steps that do the same, to be done instead. */
-function standIns(bench: Schemas['BenchView'], step: Schemas['StepView']) {
-  return bench.steps.filter((one) => one.insteadOf === step.insteadOf && one.id !== step.id);
-}
-
-function position(bench: Schemas['BenchView'], way: 'IN' | 'OUT', step?: Schemas['StepView']): string {
-  if (!step) {
-    return bench.closed ? 'CLOSED' : way;
+function Panel(props: Props) {
+  const { bench, way, press, busy } = props;
+  const [again, setAgain] = useState(false);
+  if (!bench.run) {
+    return bench.lastIn === undefined || again ? (
+      <StartPanel bench={bench} press={press} busy={busy} />
+    ) : (
+      <EndOfWay bench={bench} way={way} press={press} busy={busy} again={() => setAgain(true)} />
+    );
   }
-  const open = bench.steps.filter((one) => one.open).length;
-  return way === 'IN' ? `IN · STEP ${open + 1} OF ${bench.stepsInAll}` : `OUT · ${open} TO GO`;
+  if (bench.run.pausedSince) {
+    return <Paused busy={busy} goOn={() => press({ act: 'goOn' })} />;
+  }
+  // Asked once it can be seen, on the way in; whoever does not go into it passes it by.
+  const unknown =
+    way === 'IN'
+      ? bench.inside.find((one) => one.fitted === undefined && !props.passed.includes(one.component))
+      : undefined;
+  if (unknown) {
+    return (
+      <WhichVariant
+        key={unknown.component}
+        inside={unknown}
+        busy={busy}
+        fit={(revision) => press({ act: 'fit', component: unknown.component, revision })}
+        leave={() => props.pass(unknown.component)}
+      />
+    );
+  }
+  return <Running {...props} />;
 }
 
-function StepWords({ step, way, before }: { step: Schemas['StepView']; way: 'IN' | 'OUT'; before: string }) {
+function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
+  useKeys([{ key: 'Space', label: 'Go on', act: goOn, off: busy }]);
   return (
     <>
-      {before && (
-        <Box fontSize="20px" color="brassLight">
-          Before the first step: {before}.
-        </Box>
-      )}
-      <chakra.h1 fontSize="28px" lineHeight={1.18}>
-        {step.title}
-      </chakra.h1>
-      {step.caution && <Caution bench>{step.caution}</Caution>}
-      <Box fontSize="16px" color="chalkDust">
-        {[sideWords[step.side], step.tool || 'bare hands', `about ${step.minutes} min`].join(' · ')}
-        {way === 'OUT' && ' · back in, the other way round'}
+      <Box fontSize="28px" fontWeight={700}>
+        Paused
       </Box>
-      {way === 'IN' && step.mustBeTrue && (
-        <Box fontSize="20px" color="brassLight">
-          First: {step.mustBeTrue}.
-        </Box>
-      )}
-      {way === 'OUT' && step.closeUp && (
-        <Box fontSize="20px" color="brassLight">
-          {step.closeUp}
-        </Box>
-      )}
-      {step.how && (
-        <Box fontSize="20px" lineHeight={1.35}>
-          {step.how}
-        </Box>
-      )}
+      <Box fontSize="19px">The clock stands still until you go on.</Box>
+      <PanelKeys main={{ key: 'Space', words: 'Go on', act: goOn, off: busy }} more={[]} />
     </>
   );
 }
 
-/** No step left this way: what that means, and what is still in the way of closing. */
-function EndOfWay({ bench, way }: { bench: Schemas['BenchView']; way: 'IN' | 'OUT' }) {
-  if (way === 'OUT' && bench.opened && !bench.closed) {
-    return (
-      <>
-        <chakra.h1 fontSize="28px">{bench.inTheWay.length === 0 ? 'All back in' : 'Not yet'}</chakra.h1>
-        {bench.inTheWay.length === 0 ? (
-          <Box fontSize="20px">Everything is accounted for. Close it up.</Box>
-        ) : (
-          <chakra.ul pl="20px" fontSize="19px" display="grid" gap="6px" aria-label="In the way of closing">
-            {bench.inTheWay.map((reason) => (
-              <li key={reason}>{reason}</li>
-            ))}
-          </chakra.ul>
-        )}
-      </>
-    );
-  }
+function Running({ bench, way, step, others, turn, choose, press, busy }: Props) {
+  const [form, setForm] = useState<Form>();
+  const [sure, setSure] = useState<string[]>([]);
+  const leave = () => setForm(undefined);
+  const there = (thing: Schemas['ThingView']) =>
+    way === 'IN' ? inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED') : inAccount(thing, 'TRAY');
+  const named =
+    way === 'OUT' ? (step?.things.filter((one) => one.kind !== 'FASTENER' && there(one) > 0) ?? []) : [];
+  const unsaid = named.filter((one) => !sure.includes(one.id));
+  const under = way === 'OUT' ? bench.lastReach : [];
+  const held = way === 'IN' && bench.waits !== undefined && !bench.waits.over;
+  const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
+  const plain = () => {
+    if (step && way === 'IN') {
+      press({ act: 'in', step: step.id, said: { found: [], acknowledged: bench.waits?.over } });
+    } else if (step) {
+      press({ act: 'out', step: step.id, settled: [] });
+    }
+  };
+  const other: Way = way === 'IN' ? 'OUT' : 'IN';
+  const canTurn = way === 'IN' ? bench.nextOut !== undefined : bench.nextIn !== undefined;
+  const closable = bench.lastIn !== undefined && !bench.closed && bench.nextOut === undefined;
+  const draft = way === 'IN' && !step && bench.steps.every((one) => one.open || one.skipped);
+  const words =
+    way === 'IN'
+      ? held
+        ? 'The wait is not over'
+        : `${bench.waits ? 'Wait kept, discharged: off' : 'Off'} to tray (${countWords(moving)})`
+      : under.length > 0
+        ? 'Something is still off under it'
+        : unsaid.length > 0
+          ? `In? ${unsaid.map((one) => one.label).join(', ')}`
+          : `Back in (${countWords(moving)})`;
+  const main: MainKey | undefined = step
+    ? { key: 'Space', words, act: plain, off: busy || held || under.length > 0 || unsaid.length > 0 }
+    : closable
+      ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
+      : undefined;
+  const more = keys({
+    bench,
+    way,
+    step,
+    others,
+    canTurn,
+    closable,
+    other,
+    setForm,
+    turn,
+    choose,
+    press,
+    busy,
+  });
+  const body = (): ReactNode => {
+    switch (form) {
+      case 'check':
+        return (
+          <Paper>
+            <CheckForm
+              job={bench.jobId}
+              stage={bench.closed ? 'AFTER_CLOSING' : 'BEFORE_CLOSING'}
+              planned={bench.gate.planned}
+              done={leave}
+            />
+          </Paper>
+        );
+      case 'note':
+        return <NoteForm press={press} busy={busy} leave={leave} />;
+      case 'screw':
+        return <WhatIsIt bench={bench} press={press} busy={busy} leave={leave} />;
+      case 'ends':
+        return <OpenEnds bench={bench} press={press} busy={busy} leave={leave} />;
+      case 'turn':
+        return <TurnForm bench={bench} press={press} busy={busy} leave={leave} />;
+      case 'forNow':
+        return (
+          <Question
+            title="Closed for now, until when or what?"
+            usual={['the owner needs it until the part comes', 'the part is on its way']}
+            go="Close it for now"
+            busy={busy}
+            leave={leave}
+            enter={(reason) => press({ act: 'closeForNow', reason })}
+          />
+        );
+      case 'skip':
+        return (
+          step && (
+            <Question
+              title={`Skip "${step.title}": why?`}
+              usual={['not needed for this', 'done already by somebody else', 'stuck: another way is tried']}
+              go="Skip it"
+              busy={busy}
+              leave={leave}
+              enter={(reason) => press({ act: 'skip', step: step.id, reason })}
+            />
+          )
+        );
+      case 'wrong':
+        return step && <NotesAreWrong bench={bench} step={step} done={leave} />;
+      case 'otherwise':
+        return (
+          step &&
+          (way === 'IN' ? (
+            <FoundOtherwise
+              step={step}
+              busy={busy}
+              leave={leave}
+              enter={(found, basis) =>
+                press({ act: 'in', step: step.id, said: { found, basis, acknowledged: bench.waits?.over } })
+              }
+            />
+          ) : (
+            <NotAllBack
+              step={step}
+              busy={busy}
+              leave={leave}
+              enter={(settled) => press({ act: 'out', step: step.id, settled })}
+            />
+          ))
+        );
+      default:
+        return null;
+    }
+  };
+  useKeys([
+    ...(main && !form ? [{ key: main.key, label: main.words, act: main.act, off: main.off }] : []),
+    ...more.map(
+      ({ key, words: label, act, off }): Key => ({ key, label, act, off: off || form !== undefined }),
+    ),
+  ]);
   return (
     <>
-      <chakra.h1 fontSize="28px">{bench.closed ? 'It is closed' : 'Open as far as it goes'}</chakra.h1>
-      <Box fontSize="20px">
-        {bench.closed
-          ? 'Try it with the covers on, and say how it went.'
-          : 'Find what is wrong, mend it, and turn round for the way out.'}
-      </Box>
+      {step && form !== 'check' && form !== 'screw' && form !== 'ends' && form !== 'turn' ? (
+        <StepWords step={step} way={way} keepApart={form ? [] : bench.keepApart} />
+      ) : (
+        !step && !form && <EndOfWay bench={bench} way={way} press={press} busy={busy} />
+      )}
+      {form && <Box>{body()}</Box>}
+      {!form && way === 'IN' && step && bench.waits && (
+        <WaitPanel wait={bench.waits} busy={busy} off={(since) => press({ act: 'leftOff', since })} />
+      )}
+      {!form && under.length > 0 && (
+        <ByName
+          title="Still off under it, and out of reach once this is back. In now?"
+          things={under}
+          sure={[]}
+          say={(thing) =>
+            press({
+              act: 'move',
+              move: {
+                thing: thing.id,
+                from: 'TRAY',
+                to: 'FITTED',
+                count: inAccount(thing, 'TRAY'),
+                reason: 'asked for at the last moment',
+              },
+            })
+          }
+        />
+      )}
+      {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}
+      {!form && named.length > 0 && under.length === 0 && (
+        <ByName
+          title="Each by name: is it in?"
+          things={named}
+          sure={sure}
+          say={(thing) =>
+            setSure(sure.includes(thing.id) ? sure.filter((id) => id !== thing.id) : [...sure, thing.id])
+          }
+        />
+      )}
+      {!form && draft && <CameOff press={press} busy={busy} />}
+      {!form && <PanelKeys main={main} more={more} />}
     </>
+  );
+}
+
+export type MainKey = { key: string; words: string; act: () => void; off: boolean };
+export type MoreKey = MainKey & { small?: boolean };
+
+/** What else can be done now, each with its key. */
+function keys({
+  bench,
+  way,
+  step,
+  others,
+  canTurn,
+  closable,
+  other,
+  setForm,
+  turn,
+  choose,
+  press,
+  busy,
+}: {
+  canTurn: boolean;
+  closable: boolean;
+  other: Way;
+  setForm: (form: Form) => void;
+} & Pick<Props, 'bench' | 'way' | 'step' | 'others' | 'turn' | 'choose' | 'press' | 'busy'>): MoreKey[] {
+  const opened = bench.lastIn !== undefined && !bench.closed;
+  const all: (MoreKey | false | undefined)[] = [
+    step && {
+      key: 'X',
+      words: way === 'IN' ? 'Not as the notes say' : 'Not all of it back',
+      act: () => setForm('otherwise'),
+      off: false,
+    },
+    ...others.map((one, n) => ({
+      key: n === 0 ? 'O' : '',
+      words: `Or: ${one.title}`,
+      act: () => choose(one.id),
+      off: false,
+    })),
+    bench.canStepBack && { key: 'U', words: 'Take that back', act: () => press({ act: 'back' }), off: busy },
+    canTurn && {
+      key: 'T',
+      words: way === 'IN' ? 'Turn round: way out' : 'Turn round: way in',
+      act: () => turn(other),
+      off: false,
+    },
+    opened && { key: 'K', words: 'Check it', act: () => setForm('check'), off: false },
+    closable && { key: 'I', words: 'Close for now', act: () => setForm('forNow'), off: false },
+    way === 'IN' && step && { key: 'S', words: 'skip', act: () => setForm('skip'), off: false, small: true },
+    way === 'IN' &&
+      bench.steps.length > 0 && {
+        key: 'A',
+        words: 'elsewhere',
+        act: () => setForm('turn'),
+        off: false,
+        small: true,
+      },
+    step && { key: 'N', words: 'notes wrong', act: () => setForm('wrong'), off: false, small: true },
+    { key: 'J', words: 'note', act: () => setForm('note'), off: false, small: true },
+    opened && {
+      key: 'W',
+      words: 'which screw?',
+      act: () => setForm('screw'),
+      off: false,
+      small: true,
+    },
+    opened && { key: 'E', words: 'open ends', act: () => setForm('ends'), off: false, small: true },
+    { key: 'P', words: 'pause', act: () => press({ act: 'pause' }), off: busy, small: true },
+  ];
+  return all.filter((one): one is MoreKey => !!one);
+}
+
+function Paper({ children }: { children: ReactNode }) {
+  return (
+    <Box bg="card" color="ink" borderRadius="sm" p="12px" data-paper="">
+      {children}
+    </Box>
   );
 }

@@ -24,10 +24,10 @@ function heap(step: Step, count: (thing: Thing) => number, ghost: boolean): Heap
   const lying: Lying[] = step.things
     .map((thing) => ({ thing, count: count(thing) }))
     .filter((one) => one.count > 0);
-  return { key: step.id + (ghost ? ' coming' : ''), label: step.title, lying, ghost };
+  return { key: step.id + (ghost ? ' coming' : ''), label: step.cell || step.title, lying, ghost };
 }
 
-const ABSENT: Account[] = ['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'LEFT_OUT'];
+const ABSENT: Account[] = ['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'LEFT_OUT', 'OUT_FOR_NOW'];
 
 export type Absent = { thing: Thing; account: Account; count: number };
 
@@ -48,8 +48,10 @@ export const accountWords: Record<Account, string> = {
   MISSING_ON_ARRIVAL: 'missing on arrival',
   LOST: 'lost',
   BROKEN: 'broken',
+  DESTROYED: 'used up',
   REPLACED: 'replaced',
   LEFT_OUT: 'left out',
+  OUT_FOR_NOW: 'left out for now',
 };
 
 /** "4 fasteners, 1 plug, 1 loose". */

@@ -5,7 +5,7 @@ type Shape = Schemas['FastenerShape'];
 
 /** Body, edge and light of each finish. */
 const FINISH: Record<Group['finish'], [string, string, string]> = {
-  BLACK: ['#2B2F31', '#0B0D0E', '#70777C'],
+  BLACK: ['#3A4043', '#0B0D0E', '#98A2A5'],
   SILVER: ['#C9CFD1', '#7F888B', '#F4F7F8'],
   BRASS: ['#D9A441', '#8A5E10', '#F5D998'],
 };

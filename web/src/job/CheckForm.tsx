@@ -17,21 +17,25 @@ export function CheckForm({
   job,
   stage,
   corrects,
+  planned = [],
   done,
 }: {
   job: number;
   stage: Said['stage'];
+  /** what the notes plan for this stage, and what of it is still to do */
+  planned?: Schemas['DueCheck'][];
   corrects?: Schemas['CheckRow'];
   done: () => void;
 }) {
+  const due = planned.find((one) => one.missing !== '')?.planned;
   const [said, say] = useState<Said>(
     corrects?.check ?? {
       stage,
       verdict: 'PASSED',
-      what: '',
+      what: due?.what ?? '',
       coversOn: stage !== 'BEFORE_CLOSING',
-      load: '',
-      times: 1,
+      load: due?.load ?? '',
+      times: due?.times ?? 1,
       remark: '',
     },
   );
@@ -74,6 +78,21 @@ export function CheckForm({
           </Chip>
         ))}
       </Box>
+      {planned.length > 0 && (
+        <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="The plan">
+          {planned.map(({ planned: one, missing }) => (
+            <Chip
+              key={one.what}
+              on={said.what === one.what}
+              onClick={() => say({ ...said, what: one.what, load: one.load, times: one.times })}
+            >
+              {missing === '' ? '✓ ' : ''}
+              {one.what}
+              {one.times > 1 && ` · ${one.times} times`}
+            </Chip>
+          ))}
+        </Box>
+      )}
       <Text
         label="What was tried"
         autoFocus

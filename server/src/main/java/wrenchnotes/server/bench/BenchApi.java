@@ -3,6 +3,7 @@ package wrenchnotes.server.bench;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -19,6 +20,8 @@ import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.Side;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -29,11 +32,13 @@ import wrenchnotes.server.ground.Snapshot;
 public class BenchApi {
 
     private final BenchService service;
+    private final DraftService draft;
     private final Press press;
     private final Snapshot snapshot;
 
-    BenchApi(BenchService service, Press press, Snapshot snapshot) {
+    BenchApi(BenchService service, DraftService draft, Press press, Snapshot snapshot) {
         this.service = service;
+        this.draft = draft;
         this.press = press;
         this.snapshot = snapshot;
     }
@@ -132,6 +137,42 @@ public class BenchApi {
         List<BenchService.Settled> settled =
                 said.settled().stream().map(ThingOut::settled).toList();
         return press.of(job, said, pen, by -> service.stepOut(by, job, seen, step, settled));
+    }
+
+    /** @param count of this head */
+    public record ScrewsSaid(
+            @NotNull Head head, @Min(1) @Max(99) int count) {}
+
+    /** What came off where the notes end: it becomes their next step. */
+    public record CameOffSaid(
+            @NotBlank @Size(max = 80) String title,
+            @NotNull Side side,
+            @Size(max = 30) String tool,
+            @NotNull @Size(max = 8) List<@Valid @NotNull ScrewsSaid> screws,
+            @NotNull @Size(max = 20) List<@NotBlank @Size(max = 80) String> plugs,
+            @NotNull @Size(max = 20) List<@NotBlank @Size(max = 80) String> pieces) {
+
+        DraftService.Off off() {
+            return new DraftService.Off(
+                    title,
+                    side,
+                    tool,
+                    screws.stream()
+                            .map(one -> new DraftService.Screws(one.head(), one.count()))
+                            .toList(),
+                    plugs,
+                    pieces);
+        }
+    }
+
+    @PostMapping("/came-off")
+    BenchView cameOff(
+            @PathVariable long job,
+            @RequestHeader(name = "If-Match", required = false) String ifMatch,
+            @Valid @RequestBody CameOffSaid said,
+            Pen pen) {
+        Seen seen = Seen.of(ifMatch);
+        return press.of(job, said, pen, by -> draft.cameOff(by, job, seen, said.off()));
     }
 
     @PostMapping("/back")

@@ -30,21 +30,10 @@ record BenchState(
         List<FittedEntry> fitted,
         Teardown teardown,
         BenchRuns runs,
-        Ends ends,
         List<StepEntry> steps,
         List<LedgerEntry> entries,
         WayIn way,
         Ledger ledger) {
-
-    /** @param lookedAt components that were looked at in this job */
-    record Ends(List<EndsStore.Temporary> temporary, List<EndsStore.FragmentTally> fragments, List<Long> lookedAt) {
-
-        OpenEnds open() {
-            return new OpenEnds(
-                    temporary.stream().map(EndsStore.Temporary::words).toList(),
-                    fragments.stream().map(EndsStore.FragmentTally::tally).toList());
-        }
-    }
 
     /**
      * @param fitted the variants of sub-assemblies that were seen
@@ -56,7 +45,6 @@ record BenchState(
             List<FittedEntry> fitted,
             Teardown teardown,
             BenchRuns runs,
-            Ends ends,
             List<StepEntry> steps,
             List<LedgerEntry> entries) {
         List<String> open = new ArrayList<>();
@@ -75,7 +63,6 @@ record BenchState(
                 fitted,
                 teardown,
                 runs,
-                ends,
                 steps,
                 entries,
                 WayIn.recorded(teardown, open, skipped),
@@ -107,18 +94,18 @@ record BenchState(
     }
 
     /** What is in the way of closing for good; empty if nothing is, or if there is nothing to close. */
-    List<String> inTheWay(JobFacts facts) {
+    List<String> inTheWay(JobFacts facts, OpenEnds ends) {
         return facts.lastIn()
                 .map(at -> ClosingGate.reasons(
-                        teardown(), way, ledger, ends.open(), facts.checks().since(at)))
+                        teardown(), way, ledger, ends, facts.checks().since(at)))
                 .orElse(List.of());
     }
 
     /** What is in the way of closing for now. */
-    List<String> inTheWayForNow(JobFacts facts) {
+    List<String> inTheWayForNow(JobFacts facts, OpenEnds ends) {
         return facts.lastIn()
                 .map(at -> ClosingGate.reasonsForNow(
-                        teardown(), way, ledger, ends.open(), facts.checks().since(at)))
+                        teardown(), way, ledger, ends, facts.checks().since(at)))
                 .orElse(List.of());
     }
 

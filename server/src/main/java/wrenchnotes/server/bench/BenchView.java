@@ -163,6 +163,7 @@ public record BenchView(
 
     static BenchView of(
             BenchState state,
+            EndsStore.Ends ends,
             JobFacts facts,
             List<Inside.SubAssembly> inside,
             List<EndsStore.Usual> usual,
@@ -213,23 +214,23 @@ public record BenchView(
                         .toList(),
                 state.ledger().tally(),
                 state.ledger().tally().words(),
-                gate(state, facts, usual),
+                gate(state, ends, facts, usual),
                 state.lastStep().isPresent(),
                 state.teardown().overview().before(),
                 inside,
                 Status.of(facts, now));
     }
 
-    private static Gate gate(BenchState state, JobFacts facts, List<EndsStore.Usual> usual) {
+    private static Gate gate(BenchState state, EndsStore.Ends ends, JobFacts facts, List<EndsStore.Usual> usual) {
         Stage stage = facts.closed() ? Stage.AFTER_CLOSING : Stage.BEFORE_CLOSING;
         CheckRecord checks = facts.lastIn().map(facts.checks()::since).orElse(new CheckRecord(List.of()));
         return new Gate(
-                state.inTheWay(facts),
-                state.inTheWayForNow(facts),
+                state.inTheWay(facts, ends.open()),
+                state.inTheWayForNow(facts, ends.open()),
                 CheckPlan.at(stage, state.teardown().overview(), checks),
-                Watches.of(state, usual),
-                state.ends().temporary(),
-                state.ends().fragments(),
+                Watches.of(state, ends.lookedAt(), usual),
+                ends.temporary(),
+                ends.fragments(),
                 state.bothWays().stream().map(BothWays.CountLine::sentence).toList());
     }
 

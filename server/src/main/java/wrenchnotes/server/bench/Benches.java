@@ -4,6 +4,7 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Ledger;
 import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
@@ -60,7 +61,6 @@ class Benches {
                 fitted,
                 inside.joined(version.teardown(), fitted),
                 all,
-                new BenchState.Ends(ends.temporary(id), ends.fragments(id), ends.lookedAt(id)),
                 store.steps(id),
                 store.ledger(id));
     }
@@ -83,9 +83,15 @@ class Benches {
         return state;
     }
 
+    /** What no account holds and yet is in the way of closing. */
+    OpenEnds openEnds(BenchState state) {
+        return ends.all(state.job().id()).open();
+    }
+
     BenchView view(BenchState state) {
         return BenchView.of(
                 state,
+                ends.all(state.job().id()),
                 facts.of(state.job()),
                 inside.seen(state),
                 ends.usuallyFound(state.job().revisionId()),

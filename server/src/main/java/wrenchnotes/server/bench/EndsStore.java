@@ -5,6 +5,7 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Fragments;
+import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Sql;
 
@@ -17,10 +18,24 @@ class EndsStore {
 
     public record FragmentTally(long id, Fragments tally) {}
 
+    /** @param lookedAt components that were looked at in this job */
+    record Ends(List<Temporary> temporary, List<FragmentTally> fragments, List<Long> lookedAt) {
+
+        OpenEnds open() {
+            return new OpenEnds(
+                    temporary.stream().map(Temporary::words).toList(),
+                    fragments.stream().map(FragmentTally::tally).toList());
+        }
+    }
+
     private final JdbcClient jdbc;
 
     EndsStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
+    }
+
+    Ends all(long job) {
+        return new Ends(temporary(job), fragments(job), lookedAt(job));
     }
 
     List<Temporary> temporary(long job) {
@@ -88,7 +103,7 @@ class EndsStore {
     }
 
     /** Components that were looked at in this job: said to be good, or found to be bad. */
-    List<Long> lookedAt(long job) {
+    private List<Long> lookedAt(long job) {
         return jdbc.sql("""
                         SELECT component_id FROM looked WHERE job_id = :job
                         UNION

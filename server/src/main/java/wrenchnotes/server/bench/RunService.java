@@ -265,7 +265,12 @@ public class RunService {
     public void close(By by, long job, Seen seen) {
         BenchState state = benches.running(by, job, seen);
         JobFacts facts = openOnce(state);
-        end(by, state, state.inTheWay(facts), Optional.empty(), "Closed up, everything accounted for");
+        end(
+                by,
+                state,
+                state.inTheWay(facts, benches.openEnds(state)),
+                Optional.empty(),
+                "Closed up, everything accounted for");
     }
 
     /** Closes the unit for now: what is left out until the next run stays on record, and on the rack. */
@@ -280,7 +285,7 @@ public class RunService {
         end(
                 by,
                 state,
-                state.inTheWayForNow(facts),
+                state.inTheWayForNow(facts, benches.openEnds(state)),
                 Optional.of(why),
                 "Closed for now: " + why + (out.isEmpty() ? "" : ". Left out: " + out));
     }

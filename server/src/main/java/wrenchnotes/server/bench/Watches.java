@@ -11,7 +11,7 @@ final class Watches {
 
     private Watches() {}
 
-    static List<BenchView.Watch> of(BenchState state, List<EndsStore.Usual> usual) {
+    static List<BenchView.Watch> of(BenchState state, List<Long> looked, List<EndsStore.Usual> usual) {
         Map<Long, List<String>> words = new LinkedHashMap<>();
         for (WatchPoint point : state.teardown().overview().watch()) {
             words.computeIfAbsent(point.component(), id -> new ArrayList<>()).add(point.words());
@@ -20,7 +20,6 @@ final class Watches {
             words.computeIfAbsent(one.component(), id -> new ArrayList<>(List.of("look at the " + one.name())))
                     .add("at fault in " + one.jobs() + " of " + one.of() + " here");
         }
-        List<Long> looked = state.ends().lookedAt();
         return words.entrySet().stream()
                 .map(one -> new BenchView.Watch(
                         one.getKey(), String.join("; ", one.getValue()), looked.contains(one.getKey())))

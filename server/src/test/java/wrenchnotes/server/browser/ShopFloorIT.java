@@ -73,15 +73,17 @@ class ShopFloorIT {
         assertThat(lost[0]).isTrue();
         assertThat(stepsIn(reader, job)).isEqualTo(before + 1);
 
-        // No network at all: the page says so, loses nothing, and goes on when it is back.
+        // No network at all: the page says so at once, keeps what was pressed, and sends it once when it is back.
         page.unroute("**/bench/steps/**");
         page.context().setOffline(true);
         page.keyboard().press("u");
-        page.getByText("does not answer").waitFor(new Locator.WaitForOptions().setTimeout(20_000));
+        window.says("does not answer");
+        page.getByText("Kept: taken back").waitFor(new Locator.WaitForOptions().setTimeout(20_000));
+        page.keyboard().press("u");
         assertThat(stepsIn(reader, job)).isEqualTo(before + 1);
         page.context().setOffline(false);
-        page.keyboard().press("u");
         window.says("Steps in: " + before);
+        page.getByText("does not answer").waitFor(gone());
         assertThat(stepsIn(reader, job)).isEqualTo(before);
     }
 

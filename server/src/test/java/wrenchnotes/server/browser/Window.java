@@ -32,7 +32,7 @@ public final class Window implements AutoCloseable {
     private final Page page;
     private final List<String> complaints = new ArrayList<>();
 
-    private Window(String url) {
+    private Window(String url, Browser.NewContextOptions options) {
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright
@@ -40,9 +40,7 @@ public final class Window implements AutoCloseable {
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
                         .setArgs(QUIET));
-        context = browser.newContext(new Browser.NewContextOptions()
-                .setBaseURL(url)
-                .setViewportSize(1280, 800)
+        context = browser.newContext(options.setBaseURL(url)
                 .setLocale("en-GB")
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         page = context.newPage();
@@ -51,7 +49,13 @@ public final class Window implements AutoCloseable {
     }
 
     public static Window on(String url) {
-        return new Window(url);
+        return new Window(url, new Browser.NewContextOptions().setViewportSize(1280, 800));
+    }
+
+    /** A tablet: no mouse, no keys but those on the screen. */
+    public static Window tablet(String url) {
+        return new Window(
+                url, new Browser.NewContextOptions().setViewportSize(1024, 768).setHasTouch(true));
     }
 
     public Page page() {

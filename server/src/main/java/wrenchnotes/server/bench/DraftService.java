@@ -1,0 +1,149 @@
+package wrenchnotes.server.bench;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Finish;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.teardown.ModelService;
+import wrenchnotes.server.teardown.NotesStore;
+
+/**
+ * Notes that are written by taking a unit apart: where the notes end, whatever comes off next becomes their next step, with
+ * the time it took. Runs in the caller's transaction.
+ */
+@Component
+class DraftService {
+
+    /** What is not measured yet, to be put right in the notes: drawn, counted, and questioned there. */
+    private static final double DIAMETER_MM = 2.9;
+
+    private static final double LENGTH_MM = 10;
+    private static final double LEAST_MINUTES = 0.5;
+    private static final double MOST_MINUTES = 60;
+
+    private final Benches benches;
+    private final BenchService bench;
+    private final NotesStore notes;
+    private final ModelService models;
+    private final JobStore jobs;
+
+    DraftService(Benches benches, BenchService bench, NotesStore notes, ModelService models, JobStore jobs) {
+        this.benches = benches;
+        this.bench = bench;
+        this.notes = notes;
+        this.models = models;
+        this.jobs = jobs;
+    }
+
+    /** Some fasteners of one head. */
+    record Screws(Head head, int count) {}
+
+    /**
+     * @param screws by head
+     * @param plugs their names
+     * @param pieces names of loose pieces, one of each
+     */
+    record Off(String title, Side side, String tool, List<Screws> screws, List<String> plugs, List<String> pieces) {}
+
+    void cameOff(By by, long job, Seen seen, Off off) {
+        BenchState state = benches.running(by, job, seen);
+        if (state.way().nextIn().isPresent()) {
+            throw Refused.because("The notes know what comes next: do that step, or say that the notes are wrong.");
+        }
+        NotesStore.Version newest = notes.newest(state.job().revisionId());
+        if (state.opened() && newest.number() != state.notes().number()) {
+            throw Refused.because(
+                    "The notes were changed since this unit was opened: propose the step there, under Models.");
+        }
+        if (off.screws().isEmpty() && off.plugs().isEmpty() && off.pieces().isEmpty()) {
+            throw new Invalid("screws", "Say what came off: a screw, a plug or a loose piece");
+        }
+        List<Step> steps = new ArrayList<>(newest.teardown().steps());
+        Step step = step(off, newest.teardown(), minutes(state, by.at()));
+        steps.add(step);
+        NotesStore.Version saved = models.saveNotes(
+                by,
+                state.job().revisionId(),
+                new Seen(newest.number()),
+                newest.teardown().withSteps(steps),
+                "as it came off, " + state.job().tag());
+        jobs.openWith(job, saved.id());
+        bench.stepIn(by, job, seen, step.id(), BenchService.CameOff.AS_THE_NOTES_SAY);
+    }
+
+    private static double minutes(BenchState state, Instant now) {
+        Instant since = state.steps().isEmpty()
+                ? state.run().orElseThrow().startedAt()
+                : state.steps().get(state.steps().size() - 1).at();
+        double minutes = Math.round(Duration.between(since, now).toSeconds() / 30.0) / 2.0;
+        return Math.max(LEAST_MINUTES, Math.min(MOST_MINUTES, minutes));
+    }
+
+    private static Step step(Off off, Teardown before, double minutes) {
+        int n = before.steps().size() + 1;
+        while (before.has("off" + n)) {
+            n++;
+        }
+        String id = "off" + n;
+        List<FastenerGroup> fasteners = new ArrayList<>();
+        for (Screws screws : off.screws()) {
+            boolean threadless = screws.head() == Head.RIVET || screws.head() == Head.CLIP;
+            fasteners.add(new FastenerGroup(
+                    id + "-f" + fasteners.size(),
+                    off.title(),
+                    screws.head(),
+                    "",
+                    threadless ? ThreadForm.NONE : ThreadForm.TAPPING,
+                    DIAMETER_MM,
+                    LENGTH_MM,
+                    Finish.SILVER,
+                    screws.count(),
+                    "",
+                    null));
+        }
+        List<Connector> plugs = new ArrayList<>();
+        off.plugs().forEach(name -> plugs.add(new Connector(id + "-c" + plugs.size(), name, "", false, "")));
+        List<LoosePiece> pieces = new ArrayList<>();
+        off.pieces().forEach(name -> pieces.add(new LoosePiece(id + "-p" + pieces.size(), name, "", 1)));
+        Set<String> needs = before.steps().isEmpty()
+                ? Set.of()
+                : Set.of(before.steps().get(before.steps().size() - 1).id());
+        return new Step(
+                id,
+                off.title(),
+                fasteners.isEmpty() ? "" : "Written as it came off: sizes not measured yet.",
+                "",
+                needs,
+                off.side(),
+                off.tool(),
+                minutes,
+                fasteners,
+                plugs,
+                pieces,
+                null,
+                "",
+                0L,
+                true,
+                "",
+                "",
+                null,
+                0,
+                null);
+    }
+}

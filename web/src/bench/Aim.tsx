@@ -1,0 +1,97 @@
+import { Box } from '@chakra-ui/react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { answer, api, type Schemas } from '../api/client';
+import { Chip } from '../parts/Buttons';
+import { Trouble } from '../parts/States';
+import type { Bench } from './press';
+
+type AimSaid = Schemas['AimSaid'];
+
+/** Where to: some components, by the way that is offered for them, or the whole of it. */
+export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim: AimSaid) => void }) {
+  const fitted = bench.inside.flatMap((one) =>
+    one.fitted === undefined ? [] : [`${one.component}:${one.fitted}`],
+  );
+  const whole = useQuery({
+    queryKey: ['whole', bench.revisionId, fitted],
+    queryFn: () =>
+      answer(
+        api.GET('/api/revisions/{revision}/whole', {
+          params: { path: { revision: bench.revisionId }, query: { fitted } },
+        }),
+      ),
+  });
+  const access = useQuery({
+    queryKey: ['access', bench.revisionId, aim.targets, fitted],
+    queryFn: () =>
+      answer(
+        api.GET('/api/revisions/{revision}/access', {
+          params: { path: { revision: bench.revisionId }, query: { targets: aim.targets, fitted } },
+        }),
+      ),
+    enabled: aim.targets.length > 0,
+    placeholderData: keepPreviousData,
+  });
+  const reachable = new Set(whole.data?.steps.flatMap((step) => step.exposes));
+  const components = whole.data?.components.filter((one) => reachable.has(one.id)) ?? [];
+  const offers = aim.targets.length > 0 ? access.data : undefined;
+  const way = aim.offer === 'UNDO' ? offers?.undo : aim.offer === 'PARTS' ? offers?.parts : offers?.time;
+  const pick = (id: number) =>
+    set({
+      targets: aim.targets.includes(id) ? aim.targets.filter((one) => one !== id) : [...aim.targets, id],
+    });
+  return (
+    <Box role="group" aria-label="Where to">
+      <Box fontSize="16px" color="chalkDust" mb="6px">
+        Where to?
+      </Box>
+      <Box display="flex" flexWrap="wrap" gap="6px">
+        <Light on={aim.targets.length === 0} choose={() => set({ targets: [] })}>
+          the whole of it
+        </Light>
+        {components.map((one) => (
+          <Light key={one.id} on={aim.targets.includes(one.id)} choose={() => pick(one.id)}>
+            {one.name}
+          </Light>
+        ))}
+      </Box>
+      <Trouble error={access.error} />
+      {offers && way && (
+        <Box mt="10px" fontSize="17px">
+          <b>
+            {way.plan.order.length} steps, {Math.round(way.likely.half)} min
+          </b>
+          {way.tools.length > 0 && ` · lay out ${way.tools.join(', ')}`}
+          {!way.plan.reversible && ' · breaks something'}
+          {offers.undo && offers.undo.plan.order.join() !== offers.time.plan.order.join() && (
+            <Box display="flex" flexWrap="wrap" gap="6px" mt="6px">
+              <Light on={aim.offer !== 'UNDO'} choose={() => set({ ...aim, offer: 'TIME' })}>
+                quickest, {Math.round(offers.time.likely.half)} min
+              </Light>
+              <Light on={aim.offer === 'UNDO'} choose={() => set({ ...aim, offer: 'UNDO' })}>
+                can be undone, {Math.round(offers.undo.likely.half)} min
+              </Light>
+            </Box>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** A chip on the dark of the bench. */
+function Light({ on, choose, children }: { on: boolean; choose: () => void; children: React.ReactNode }) {
+  return (
+    <Chip
+      on={on}
+      minH="44px"
+      fontSize="16px"
+      bg={on ? 'brassLight' : 'transparent'}
+      color={on ? '#221a05' : 'bone'}
+      borderColor={on ? 'brassLight' : 'matLine'}
+      onClick={choose}
+    >
+      {children}
+    </Chip>
+  );
+}

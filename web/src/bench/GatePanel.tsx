@@ -1,0 +1,89 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { Act } from '../parts/Buttons';
+import { EndsList } from './OpenEnds';
+import type { Bench, Press } from './press';
+
+/** All steps are back: what still stands between the unit and its closing, and what to look at once more. */
+export function GatePanel({
+  bench,
+  press,
+  busy,
+}: {
+  bench: Bench;
+  press: (press: Press) => void;
+  busy: boolean;
+}) {
+  const { gate } = bench;
+  const clear = gate.reasons.length === 0;
+  return (
+    <>
+      <chakra.h1 fontSize="28px">{clear ? 'All back in' : 'Not yet'}</chakra.h1>
+      {clear ? (
+        <Box fontSize="20px">Everything is accounted for. Close it up.</Box>
+      ) : (
+        <chakra.ul
+          listStyleType="none"
+          m={0}
+          p={0}
+          fontSize="18px"
+          display="grid"
+          gap="7px"
+          aria-label="In the way of closing"
+        >
+          {gate.reasons.map((reason) => (
+            <chakra.li key={reason} borderLeft="5px solid" borderColor="hazardLight" pl="12px">
+              {reason}
+            </chakra.li>
+          ))}
+        </chakra.ul>
+      )}
+      <EndsList bench={bench} press={press} busy={busy} />
+      <Watch bench={bench} press={press} busy={busy} />
+      {gate.bothWays.length > 0 && (
+        <Box fontSize="16px" role="group" aria-label="The way out against the way in">
+          <chakra.b color="brassLight">The way out against the way in</chakra.b>
+          {gate.bothWays.map((line) => (
+            <Box key={line}>{line}</Box>
+          ))}
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** What this shop often finds on this revision and nobody has looked at yet. */
+export function Watch({
+  bench,
+  press,
+  busy,
+}: {
+  bench: Bench;
+  press: (press: Press) => void;
+  busy: boolean;
+}) {
+  const open = bench.gate.watch.filter((one) => !one.looked);
+  if (open.length === 0) {
+    return null;
+  }
+  return (
+    <Box display="grid" gap="6px" role="group" aria-label="Often wrong here">
+      <chakra.b color="brassLight" fontSize="16px">
+        Often wrong on this one, not looked at yet
+      </chakra.b>
+      {open.map((one) => (
+        <Box key={one.component} display="flex" alignItems="center" gap="10px" fontSize="17px">
+          <Box flex="1">{one.words}</Box>
+          <Act
+            look="bench"
+            minH="44px"
+            disabled={busy}
+            aria-label={`Looked, good: ${one.words}`}
+            onClick={() => press({ act: 'looked', component: one.component })}
+          >
+            Looked: good
+          </Act>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,71 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api } from '../api/client';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { FilePick } from '../parts/FilePick';
+import { Trouble } from '../parts/States';
+import type { Press } from './press';
+
+/** A remark or a picture of what is before the bench, for the story of this unit. */
+export function NoteForm({
+  press,
+  busy,
+  leave,
+}: {
+  press: (press: Press) => void;
+  busy: boolean;
+  leave: () => void;
+}) {
+  const [words, setWords] = useState('');
+  const [photo, setPhoto] = useState<string>();
+  const take = useMutation({
+    mutationFn: (file: File) =>
+      answer(
+        api.POST('/api/photos', {
+          body: file as unknown as string,
+          bodySerializer: (body) => body,
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+      ),
+    onSuccess: (kept) => setPhoto(kept.hash),
+  });
+  return (
+    <chakra.form
+      display="grid"
+      gap="10px"
+      aria-label="Note"
+      onSubmit={(event) => {
+        event.preventDefault();
+        press({ act: 'note', said: { words: words.trim(), photo } });
+      }}
+    >
+      <Text label="Note" autoFocus value={words} onChange={(event) => setWords(event.target.value)} />
+      {photo ? (
+        <chakra.img src={`/api/photos/${photo}`} alt="What was just taken" maxH="220px" borderRadius="sm" />
+      ) : (
+        <Box bg="card" color="ink" borderRadius="sm" p="8px">
+          <FilePick name="Photo" accept="image/*" busy={take.isPending} picked={(file) => take.mutate(file)}>
+            {take.isPending ? 'Taking it in…' : 'A photo'}
+          </FilePick>
+        </Box>
+      )}
+      <Trouble error={take.error} />
+      <Box display="flex" gap="9px">
+        <Act
+          look="benchMain"
+          type="submit"
+          flex="1"
+          minH="52px"
+          disabled={busy || (!words.trim() && photo === undefined)}
+        >
+          Into the story
+        </Act>
+        <Act look="bench" minH="52px" onClick={leave}>
+          Leave it
+        </Act>
+      </Box>
+    </chakra.form>
+  );
+}

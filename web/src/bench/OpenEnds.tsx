@@ -1,0 +1,156 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Counter } from './Counter';
+import type { Bench, Press } from './press';
+
+type Props = { bench: Bench; press: (press: Press) => void; busy: boolean };
+
+/** What is so for a test only, and pieces of what broke: entered here, and in the way of closing until put right. */
+export function OpenEnds({ bench, press, busy, leave }: Props & { leave: () => void }) {
+  const [words, setWords] = useState('');
+  const [what, setWhat] = useState('');
+  const [expected, setExpected] = useState(1);
+  const [found, setFound] = useState(0);
+  return (
+    <Box display="grid" gap="12px" role="group" aria-label="Open ends">
+      <chakra.form
+        display="grid"
+        gap="8px"
+        onSubmit={(event) => {
+          event.preventDefault();
+          press({ act: 'temporary', words: words.trim() });
+        }}
+      >
+        <chakra.h2 fontSize="20px">For the test only</chakra.h2>
+        <Text
+          label="What is so for now"
+          autoFocus
+          placeholder="magnet holds the disc"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
+        <Act look="bench" type="submit" minH="48px" disabled={busy || !words.trim()}>
+          List it until it is put right
+        </Act>
+      </chakra.form>
+      <chakra.form
+        display="grid"
+        gap="8px"
+        onSubmit={(event) => {
+          event.preventDefault();
+          press({ act: 'broken', said: { what: what.trim(), expected, found, explained: '' } });
+        }}
+      >
+        <chakra.h2 fontSize="20px">Something broke into pieces</chakra.h2>
+        <Text
+          label="Which pieces"
+          placeholder="teeth of the loading gear"
+          value={what}
+          onChange={(event) => setWhat(event.target.value)}
+        />
+        <Box display="flex" gap="20px">
+          <Counter
+            label="missing from it"
+            value={expected}
+            most={99}
+            set={(n) => {
+              setExpected(Math.max(1, n));
+              setFound(Math.min(found, Math.max(1, n)));
+            }}
+          />
+          <Counter label="found" value={found} most={expected} set={setFound} />
+        </Box>
+        <Act look="bench" type="submit" minH="48px" disabled={busy || !what.trim()}>
+          Ask for the rest before closing
+        </Act>
+      </chakra.form>
+      <EndsList bench={bench} press={press} busy={busy} />
+      <Act look="bench" minH="48px" onClick={leave}>
+        Leave it
+      </Act>
+    </Box>
+  );
+}
+
+/** What is still so, each with what puts it right. */
+export function EndsList({ bench, press, busy }: Props) {
+  const { temporary, fragments } = bench.gate;
+  const open = fragments.filter(({ tally }) => tally.found < tally.expected && tally.explained === '');
+  if (temporary.length === 0 && open.length === 0) {
+    return null;
+  }
+  return (
+    <Box display="grid" gap="7px" role="group" aria-label="To be put right">
+      {temporary.map((one) => (
+        <Box key={one.id} display="flex" alignItems="center" gap="10px" fontSize="17px">
+          <Box flex="1">For the test only: {one.words}</Box>
+          <Act
+            look="bench"
+            minH="44px"
+            disabled={busy}
+            aria-label={`Put right: ${one.words}`}
+            onClick={() => press({ act: 'putRight', temporary: one.id })}
+          >
+            Put right
+          </Act>
+        </Box>
+      ))}
+      {open.map(({ id, tally }) => (
+        <FragmentsLeft key={`${id} ${tally.found}`} id={id} tally={tally} press={press} busy={busy} />
+      ))}
+    </Box>
+  );
+}
+
+function FragmentsLeft({
+  id,
+  tally,
+  press,
+  busy,
+}: {
+  id: number;
+  tally: Bench['gate']['fragments'][number]['tally'];
+  press: (press: Press) => void;
+  busy: boolean;
+}) {
+  const [where, setWhere] = useState('');
+  return (
+    <Box border="1px solid" borderColor="matLine" borderRadius="sm" p="8px 12px" display="grid" gap="6px">
+      <Box fontSize="17px">
+        {tally.what}: {tally.found} of {tally.expected} found
+      </Box>
+      <Box display="flex" gap="8px" flexWrap="wrap" alignItems="end">
+        <Act
+          look="bench"
+          minH="44px"
+          disabled={busy}
+          onClick={() =>
+            press({ act: 'found', fragment: id, said: { found: tally.found + 1, explained: '' } })
+          }
+        >
+          One more found
+        </Act>
+        <Box flex="1" minW="160px">
+          <Text
+            label="Or where the rest is"
+            compact
+            value={where}
+            onChange={(event) => setWhere(event.target.value)}
+          />
+        </Box>
+        <Act
+          look="bench"
+          minH="44px"
+          disabled={busy || !where.trim()}
+          onClick={() =>
+            press({ act: 'found', fragment: id, said: { found: tally.found, explained: where.trim() } })
+          }
+        >
+          That is where
+        </Act>
+      </Box>
+    </Box>
+  );
+}

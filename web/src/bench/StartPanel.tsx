@@ -1,0 +1,146 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { Schemas } from '../api/client';
+import { reworkWords } from '../api/words';
+import { useKeys } from '../app/keys';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Caution } from '../parts/States';
+import { Aim } from './Aim';
+import { Counter } from './Counter';
+import { inAccount } from './heaps';
+import type { Bench, Press } from './press';
+
+type Rework = NonNullable<Schemas['StartSaid']['rework']>;
+
+/** Before the first step: where to, what is missing, why again; and nothing is opened before it is off and unplugged. */
+export function StartPanel({
+  bench,
+  press,
+  busy,
+}: {
+  bench: Bench;
+  press: (press: Press) => void;
+  busy: boolean;
+}) {
+  const [asked] = useSearchParams();
+  const [aim, setAim] = useState<Schemas['AimSaid']>({ targets: asked.getAll('to').map(Number) });
+  const [missing, setMissing] = useState<Schemas['MissingSaid'][]>([]);
+  const [counting, setCounting] = useState(false);
+  const [rework, setRework] = useState<Rework>();
+  const [words, setWords] = useState('');
+  const forNow = bench.steps.flatMap((step) =>
+    step.things.filter((thing) => inAccount(thing, 'OUT_FOR_NOW') > 0),
+  );
+  const first = bench.steps.filter((step) => step.needs.length === 0);
+  const ready = !busy && (!bench.startsAgain || rework !== undefined);
+  const begin = () =>
+    ready &&
+    press({
+      act: 'start',
+      said: { ...aim, off: true, missing: missing.filter((one) => one.count > 0), rework, words },
+    });
+  const reasons = Object.entries(reworkWords) as [Rework, string][];
+  useKeys([
+    { key: 'Space', label: 'It is off and unplugged: begin', act: begin, off: !ready },
+    { key: 'M', label: 'Count what is missing', act: () => setCounting(!counting), off: first.length === 0 },
+    ...reasons.map(([reason, label], n) => ({
+      key: String(n + 1),
+      label: `Again, because ${label}`,
+      act: () => setRework(reason),
+      off: !bench.startsAgain,
+    })),
+  ]);
+  return (
+    <>
+      <chakra.h1 fontSize="28px" lineHeight={1.18}>
+        {bench.startsAgain ? 'Opened again: why?' : 'Before the first step'}
+      </chakra.h1>
+      {bench.startsAgain && (
+        <Box display="grid" gap="8px" role="group" aria-label="Why it is opened again">
+          {reasons.map(([reason, label], n) => (
+            <Act
+              key={reason}
+              look={rework === reason ? 'benchMain' : 'bench'}
+              minH="44px"
+              keyName={String(n + 1)}
+              aria-pressed={rework === reason}
+              onClick={() => setRework(reason)}
+            >
+              {label}
+            </Act>
+          ))}
+          <Text
+            label="More about it"
+            compact
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
+        </Box>
+      )}
+      {forNow.length > 0 && (
+        <Box borderLeft="5px solid" borderColor="brassLight" pl="12px" fontSize="19px">
+          Left out when it was closed for now:{' '}
+          {forNow.map((thing) => `${inAccount(thing, 'OUT_FOR_NOW')} × ${thing.label}`).join(', ')}. Put it
+          right first.
+        </Box>
+      )}
+      {bench.before && (
+        <Box fontSize="20px" color="brassLight">
+          {bench.before}.
+        </Box>
+      )}
+      {first.some((step) => step.caution) && (
+        <Caution bench>{first.find((step) => step.caution)?.caution}</Caution>
+      )}
+      {bench.steps.length > 0 ? (
+        <Aim bench={bench} aim={aim} set={setAim} />
+      ) : (
+        <Box fontSize="19px">
+          No notes for this one yet. Take it apart: each thing that comes off is entered with one key and a
+          count, and becomes the notes.
+        </Box>
+      )}
+      {counting && <CountMissing steps={first} missing={missing} set={setMissing} />}
+      <Box mt="auto" display="grid" gap="9px">
+        <Act look="benchMain" minH="62px" fontSize="21px" keyName="Space" disabled={!ready} onClick={begin}>
+          It is off and unplugged: begin
+        </Act>
+        {first.length > 0 && (
+          <Act look="bench" minH="48px" keyName="M" onClick={() => setCounting(!counting)}>
+            {counting ? 'Counted' : 'Count what is missing on arrival'}
+          </Act>
+        )}
+      </Box>
+    </>
+  );
+}
+
+/** What comes off first, as it came: how many of it are not there. */
+function CountMissing({
+  steps,
+  missing,
+  set,
+}: {
+  steps: Schemas['StepView'][];
+  missing: Schemas['MissingSaid'][];
+  set: (missing: Schemas['MissingSaid'][]) => void;
+}) {
+  const things = steps.flatMap((step) => step.things.filter((thing) => inAccount(thing, 'FITTED') > 0));
+  return (
+    <Box display="flex" flexWrap="wrap" gap="10px 20px" role="group" aria-label="Missing on arrival">
+      {things.map((thing) => (
+        <Counter
+          key={thing.id}
+          label={`${thing.label}, of ${inAccount(thing, 'FITTED')}`}
+          value={missing.find((one) => one.thing === thing.id)?.count ?? 0}
+          most={inAccount(thing, 'FITTED')}
+          set={(count) =>
+            set([...missing.filter((one) => one.thing !== thing.id), { thing: thing.id, count }])
+          }
+        />
+      ))}
+    </Box>
+  );
+}

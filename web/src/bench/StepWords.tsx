@@ -1,0 +1,74 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+import { sideWords } from '../api/words';
+import { MarkedPhoto } from '../drawing/MarkedPhoto';
+import { SideOutline } from '../drawing/SideOutline';
+import { Caution } from '../parts/States';
+
+type Step = Schemas['StepView'];
+
+/** What to do, large: the caution first, then the words, what must not be swapped, and where it is. */
+export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'OUT'; keepApart: string[] }) {
+  const pictures = hasPictures(step);
+  return (
+    <>
+      <chakra.h1 fontSize="28px" lineHeight={1.18}>
+        {step.title}
+      </chakra.h1>
+      {step.caution && <Caution bench>{step.caution}</Caution>}
+      <Box display="grid" gridTemplateColumns={pictures ? '1fr 178px' : '1fr'} gap="14px" alignItems="start">
+        <Box display="grid" gap="10px">
+          <Box fontSize="16px" color="chalkDust">
+            {[sideWords[step.side], step.tool || 'bare hands', `about ${step.minutes} min`].join(' · ')}
+            {way === 'OUT' && ' · back in, the other way round'}
+          </Box>
+          {way === 'IN' && step.mustBeTrue && (
+            <Box fontSize="20px" color="brassLight">
+              First: {step.mustBeTrue}.
+            </Box>
+          )}
+          {way === 'OUT' && step.closeUp && (
+            <Box fontSize="20px" color="brassLight">
+              {step.closeUp}
+            </Box>
+          )}
+          {step.how && (
+            <Box fontSize="20px" lineHeight={1.35}>
+              {step.how}
+            </Box>
+          )}
+          {way === 'IN' &&
+            keepApart.map((words) => (
+              <Box key={words} borderLeft="5px solid" borderColor="brassLight" pl="12px" fontSize="17px">
+                {words}
+              </Box>
+            ))}
+        </Box>
+        {pictures && <StepPictures step={step} />}
+      </Box>
+    </>
+  );
+}
+
+function hasPictures(step: Step): boolean {
+  return step.photos.length > 0 || step.things.some((thing) => thing.group && thing.group.spots.length > 0);
+}
+
+/** The picture of a step with its marks, or the outline of the side with the odd ones marked. */
+function StepPictures({ step }: { step: Step }) {
+  const marked = step.things.flatMap((thing) =>
+    thing.group && thing.group.spots.length > 0 ? [thing.group] : [],
+  );
+  return (
+    <Box display="grid" gap="10px">
+      {step.photos.map((photo, n) => (
+        <MarkedPhoto key={`${photo.hash} ${n}`} photo={photo} />
+      ))}
+      {step.photos.length === 0 && (
+        <Box bg="card" color="ink" borderRadius="sm" p="6px" data-paper="">
+          <SideOutline side={step.side} groups={marked} />
+        </Box>
+      )}
+    </Box>
+  );
+}

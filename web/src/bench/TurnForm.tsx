@@ -1,0 +1,40 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Act } from '../parts/Buttons';
+import { Aim } from './Aim';
+import type { Bench, Press } from './press';
+
+/** On the way in to something else: what is open stays open. */
+export function TurnForm({
+  bench,
+  press,
+  busy,
+  leave,
+}: {
+  bench: Bench;
+  press: (press: Press) => void;
+  busy: boolean;
+  leave: () => void;
+}) {
+  const [aim, setAim] = useState({ targets: bench.run?.targets ?? [] });
+  return (
+    <Box display="grid" gap="12px">
+      <chakra.h1 fontSize="26px">Go elsewhere</chakra.h1>
+      <Aim bench={bench} aim={aim} set={setAim} />
+      <Box display="flex" gap="9px">
+        <Act
+          look="benchMain"
+          flex="1"
+          minH="56px"
+          disabled={busy}
+          onClick={() => press({ act: 'turn', said: aim })}
+        >
+          That way
+        </Act>
+        <Act look="bench" minH="56px" onClick={leave}>
+          Leave it
+        </Act>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,101 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import { useKeys } from '../app/keys';
+import { WaitRing } from '../drawing/WaitRing';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+
+/** A caution with a wait: since when the unit is off, and from when on it may be opened further. */
+export function WaitPanel({
+  wait,
+  busy,
+  off,
+}: {
+  wait: Schemas['Wait'];
+  busy: boolean;
+  /** said since when it is without power */
+  off: (since: string) => void;
+}) {
+  const [since, setSince] = useState('');
+  const usual: [string, string, Date][] = [
+    ['0', 'Unplugged just now', new Date()],
+    ['1', 'Since yesterday evening', evening(1)],
+    ['2', 'Since the evening before that', evening(2)],
+  ];
+  useKeys(
+    usual.map(([key, label, time]) => ({
+      key,
+      label,
+      act: () => off(time.toISOString()),
+      off: wait.since !== undefined || busy,
+    })),
+  );
+  if (wait.since && wait.until) {
+    return (
+      <Box display="flex" gap="16px" alignItems="center" fontSize="19px" aria-label="The wait" role="group">
+        <WaitRing from={wait.since} until={wait.until} size={76} />
+        <Box>
+          Off since {at(wait.since)}.{' '}
+          {wait.over ? (
+            <b>The {wait.hours} hours are over.</b>
+          ) : (
+            <b>May be opened from {at(wait.until)}. This wait cannot be shortened.</b>
+          )}
+        </Box>
+      </Box>
+    );
+  }
+  return (
+    <Box display="grid" gap="9px" role="group" aria-label="Since when is it off">
+      <chakra.h2 fontSize="20px">Since when is it without power? It must be {wait.hours} hours.</chakra.h2>
+      {usual.map(([key, label, time]) => (
+        <Act
+          key={key}
+          look="bench"
+          minH="48px"
+          keyName={key}
+          disabled={busy}
+          onClick={() => off(time.toISOString())}
+        >
+          {label}
+        </Act>
+      ))}
+      <Box display="grid" gridTemplateColumns="1fr auto" gap="9px" alignItems="end">
+        <Text
+          label="Or since"
+          compact
+          type="datetime-local"
+          value={since}
+          onChange={(event) => setSince(event.target.value)}
+        />
+        <Act
+          look="bench"
+          minH="44px"
+          disabled={busy || !since}
+          onClick={() => off(new Date(since).toISOString())}
+        >
+          Off since then
+        </Act>
+      </Box>
+    </Box>
+  );
+}
+
+/** Six in the evening, some days ago. */
+function evening(days: number): Date {
+  const time = new Date();
+  time.setDate(time.getDate() - days);
+  time.setHours(18, 0, 0, 0);
+  return time;
+}
+
+function at(time: string): string {
+  return new Date(time).toLocaleString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+}

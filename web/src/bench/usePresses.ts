@@ -1,0 +1,89 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { newRequestId, Problem } from '../api/client';
+import { type Bench, type Press, send } from './press';
+
+type Kept = { id: string; version: number; press: Press };
+
+const RETRY_MS = 1500;
+const place = (job: number) => `wn.press.${job}`;
+
+function keptIn(job: number): Kept | undefined {
+  const text = localStorage.getItem(place(job));
+  return text ? (JSON.parse(text) as Kept) : undefined;
+}
+
+/**
+ * Sends what is pressed, one at a time. A press that does not get through is kept, also over a reload, and sent again with
+ * the same id until the server has answered: it is done exactly once.
+ */
+export function usePresses(bench: Bench, done: () => void) {
+  const client = useQueryClient();
+  const job = bench.jobId;
+  const [kept, setKept] = useState<Kept | undefined>(() => keptIn(job));
+  const [stuck, setStuck] = useState(false);
+  const [error, setError] = useState<unknown>();
+  const sending = useRef<string | undefined>(undefined);
+
+  const settle = useCallback(() => {
+    localStorage.removeItem(place(job));
+    sending.current = undefined;
+    setKept(undefined);
+    setStuck(false);
+  }, [job]);
+
+  useEffect(() => {
+    if (!kept || sending.current === kept.id) {
+      return;
+    }
+    let left = false;
+    let timer: number | undefined;
+    sending.current = kept.id;
+    const attempt = () =>
+      send(job, kept.version, kept.press, kept.id).then(
+        (now) => {
+          settle();
+          client.setQueryData(['bench', job], now);
+          for (const key of ['rack', 'parts', 'holds']) {
+            client.invalidateQueries({ queryKey: [key] });
+          }
+          client.invalidateQueries({ queryKey: ['job', job] });
+          done();
+        },
+        (problem) => {
+          if (problem instanceof Problem && (problem.status === 0 || problem.status === 401)) {
+            setStuck(true);
+            if (!left) {
+              timer = window.setTimeout(attempt, RETRY_MS);
+            }
+            return;
+          }
+          settle();
+          setError(problem);
+          if (problem instanceof Problem && problem.status === 412) {
+            client.invalidateQueries({ queryKey: ['bench', job] });
+          }
+        },
+      );
+    attempt();
+    return () => {
+      left = true;
+      sending.current = undefined;
+      window.clearTimeout(timer);
+    };
+  }, [kept, job, client, settle, done]);
+
+  const press = useCallback(
+    (one: Press) => {
+      if (keptIn(job)) {
+        return;
+      }
+      const next = { id: newRequestId(), version: bench.version, press: one };
+      localStorage.setItem(place(job), JSON.stringify(next));
+      setError(undefined);
+      setKept(next);
+    },
+    [job, bench.version],
+  );
+  return { press, busy: kept !== undefined, waiting: stuck ? kept?.press : undefined, error };
+}

@@ -19,6 +19,7 @@ const CheckInPage = lazy(() => import('./checkin/CheckInPage'));
 const JobPage = lazy(() => import('./job/JobPage'));
 const BenchRoom = lazy(() => import('./bench/BenchRoom'));
 const BenchPage = lazy(() => import('./bench/BenchPage'));
+const PaperMatPage = lazy(() => import('./bench/PaperMatPage'));
 const ModelsPage = lazy(() => import('./teardown/ModelsPage'));
 const ModelPage = lazy(() => import('./teardown/ModelPage'));
 const DrawersPage = lazy(() => import('./drawer/DrawersPage'));
@@ -55,6 +56,7 @@ function App() {
               <Route path="/jobs/:job" element={<JobPage />} />
               <Route path="/bench" element={<BenchRoom />} />
               <Route path="/bench/:job" element={<BenchPage />} />
+              <Route path="/bench/:job/mat" element={<PaperMatPage />} />
               <Route path="/models" element={<ModelsPage />} />
               <Route path="/models/:model" element={<ModelPage />} />
               <Route path="/models/:model/:revision" element={<ModelPage />} />

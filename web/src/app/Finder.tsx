@@ -44,7 +44,7 @@ export function Finder({ dark }: { dark: boolean }) {
   }
 
   return (
-    <Box position="relative" ml="auto" w={{ base: '180px', lg: '300px' }}>
+    <Box position="relative" ml="auto" w={{ base: '180px', lg: '200px', xl: '300px' }}>
       <chakra.input
         ref={input}
         role="combobox"

@@ -4,6 +4,7 @@ import { Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { Act, KeyCap } from '../parts/Buttons';
+import { Bell } from './Bell';
 import { Finder } from './Finder';
 import { useKeys, useListedKeys } from './keys';
 
@@ -18,7 +19,7 @@ const ROOMS = [
 
 /** The strip across the top, and the room below it. */
 export function Shell({ person }: { person: Schemas['SignedIn'] }) {
-  const dark = /^\/bench\/\d+/.test(useLocation().pathname);
+  const dark = /^\/bench\/\d+$/.test(useLocation().pathname);
   const [help, setHelp] = useState(false);
   useKeys([{ key: '?', label: 'Show the keys of this screen', act: () => setHelp(true) }]);
   return (
@@ -60,6 +61,7 @@ export function Shell({ person }: { person: Schemas['SignedIn'] }) {
         <Finder dark={dark} />
         <Who person={person} dark={dark} help={() => setHelp(true)} />
       </chakra.header>
+      <Bell />
       <chakra.main flex="1" minH={0} display="flex" flexDirection="column">
         <Suspense fallback={<Box p="24px">Fetching…</Box>}>
           <Outlet />

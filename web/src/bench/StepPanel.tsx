@@ -377,9 +377,17 @@ function keys({
       small: true,
     },
     opened && { key: 'E', words: 'open ends', act: () => setForm('ends'), off: false, small: true },
+    bench.steps.length > 0 && {
+      key: 'G',
+      words: 'paper mat',
+      act: () => window.open(`/bench/${bench.jobId}/mat`, '_blank', 'noopener'),
+      off: false,
+      small: true,
+    },
     { key: 'P', words: 'pause', act: () => press({ act: 'pause' }), off: busy, small: true },
   ];
-  return all.filter((one): one is MoreKey => !!one);
+  // While a press is on its way nothing else is opened: its answer would take it away again.
+  return all.filter((one): one is MoreKey => !!one).map((one) => ({ ...one, off: one.off || busy }));
 }
 
 function Paper({ children }: { children: ReactNode }) {

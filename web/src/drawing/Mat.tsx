@@ -36,6 +36,7 @@ export function Mat({
       <rect width={MAT_WIDTH} height={layout.height} fill={colours.matSurface} />
       <rect width={MAT_WIDTH} height={layout.height} fill="url(#grid)" />
       <rect width={MAT_WIDTH} height={layout.height} fill="url(#gridBold)" />
+      <Edge width={MAT_WIDTH} height={layout.height} scale={layout.scale} />
       {layout.cells.map((cell) => (
         <CellDrawing key={cell.heap.key} cell={cell} scale={layout.scale} pick={pick} />
       ))}
@@ -44,7 +45,42 @@ export function Mat({
   );
 }
 
-const EDGE_RIGHT = 64;
+const EDGE_RIGHT = 74;
+const EDGE_LINE = 20;
+
+/** The printed edge of a cutting mat: a line with ticks every 5 mm and numbers every 25. */
+function Edge({ width, height, scale }: { width: number; height: number; scale: number }) {
+  const across = Math.floor((width - 2 * EDGE_LINE) / (scale * 5));
+  const down = Math.floor((height - 2 * EDGE_LINE) / (scale * 5));
+  const ticks: string[] = [];
+  for (let n = 1; n <= across; n++) {
+    ticks.push(`M${EDGE_LINE + n * scale * 5} ${EDGE_LINE}v${n % 5 === 0 ? -9 : -4}`);
+  }
+  for (let n = 1; n <= down; n++) {
+    ticks.push(`M${EDGE_LINE} ${EDGE_LINE + n * scale * 5}h${n % 5 === 0 ? -9 : -4}`);
+  }
+  const numbers = Array.from({ length: Math.floor(across / 5) }, (_, n) => (n + 1) * 25);
+  return (
+    <g>
+      <rect
+        x={EDGE_LINE}
+        y={EDGE_LINE}
+        width={width - 2 * EDGE_LINE}
+        height={height - 2 * EDGE_LINE}
+        rx={4}
+        fill="none"
+        stroke="#3E7A67"
+        strokeWidth={1.4}
+      />
+      <path d={ticks.join('')} stroke="#3E7A67" strokeWidth={1} />
+      {numbers.map((mm) => (
+        <Lettering key={mm} x={EDGE_LINE + mm * scale + 3} y={EDGE_LINE - 7} hand size={9.5} fill="#7FA394">
+          {mm}
+        </Lettering>
+      ))}
+    </g>
+  );
+}
 
 function Ruler({ x, y, scale }: { x: number; y: number; scale: number }) {
   return (
@@ -74,13 +110,30 @@ function CellDrawing({
         y={y}
         width={width}
         height={height}
-        rx={3}
-        fill={heap.ghost ? '#17483C' : colours.matSurface}
-        fillOpacity={heap.ghost ? 1 : 0.55}
-        stroke={heap.ghost ? colours.brassLight : colours.matLine}
+        rx={5}
+        fill={heap.ghost ? '#17483C' : '#0E2B24'}
+        fillOpacity={heap.ghost ? 0.9 : 0.82}
+        stroke={heap.ghost ? colours.brassLight : '#2C6453'}
         strokeWidth={heap.ghost ? 2 : 1}
         strokeDasharray={heap.ghost ? '7 5' : undefined}
       />
+      {!heap.ghost && (
+        <>
+          {/* Shallow trays: the light falls from above left. */}
+          <path
+            d={`M${x + 2} ${y + height - 5}V${y + 6}Q${x + 2} ${y + 2} ${x + 6} ${y + 2}H${x + width - 5}`}
+            fill="none"
+            stroke="#071A15"
+            strokeWidth={2.4}
+          />
+          <path
+            d={`M${x + 5} ${y + height - 1.5}H${x + width - 6}Q${x + width - 1.5} ${y + height - 1.5} ${x + width - 1.5} ${y + height - 6}V${y + 5}`}
+            fill="none"
+            stroke="#3E7A67"
+            strokeWidth={1.2}
+          />
+        </>
+      )}
       {cell.placed.map((placed) => (
         <Group
           key={placed.lying.thing.id}

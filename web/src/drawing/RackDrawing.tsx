@@ -124,6 +124,11 @@ function Unit({ row, x, width, open }: { row: Row; x: number; width: number; ope
           {row.tag.slice(3)}
         </Lettering>
       </g>
+      {row.forNow && (
+        <Lettering x={x + width / 2} y={top + 48} textAnchor="middle" size={13} fill={colours.amberInk}>
+          for now
+        </Lettering>
+      )}
       {look.word && (
         <Lettering
           x={x + width / 2}

@@ -14,36 +14,50 @@ export type Cell = { heap: Heap; x: number; y: number; width: number; height: nu
 export type Layout = { cells: Cell[]; scale: number; height: number };
 
 export const MAT_WIDTH = 780;
-const COLUMNS = 2;
-const EDGE = 26;
-const GUTTER = 26;
+const COLUMNS = [2, 3];
+const EDGE = 34;
+const GUTTER = 20;
 const LABEL = 30;
 const FOOT = 28;
-const PAD = 18;
+const PAD = 16;
 /** Pixels per mm, largest first: the mat takes the largest at which all of it fits. */
 const SCALES = [6.5, 6, 5, 4.2, 3.4, 2.8];
 
-/** Lays every heap into a cell, all to one scale, filling each row in counting order. */
-export function layOut(heaps: Heap[], height: number): Layout {
-  let layout = atScale(heaps, SCALES[0] as number);
+/**
+ * Lays every heap into a cell, all to one scale, filling each row in counting order: in as many columns as let the scale be
+ * largest.
+ */
+export function layOut(heaps: Heap[], height: number, width = MAT_WIDTH): Layout {
+  const tried = COLUMNS.map((columns) => largest(heaps, height, width, columns));
+  const best = tried.reduce((one, other) => (fits(other, height) > fits(one, height) ? other : one));
+  return { ...best, height: Math.max(best.height, height) };
+}
+
+/** The scale if it fits; if not, how nearly it does. */
+function fits(layout: Layout, height: number): number {
+  return layout.height <= height ? layout.scale : height / layout.height;
+}
+
+function largest(heaps: Heap[], height: number, width: number, columns: number): Layout {
+  let layout = atScale(heaps, SCALES[0] as number, width, columns);
   for (const scale of SCALES) {
-    layout = atScale(heaps, scale);
+    layout = atScale(heaps, scale, width, columns);
     if (layout.height <= height) {
       break;
     }
   }
-  return { ...layout, height: Math.max(layout.height, height) };
+  return layout;
 }
 
-function atScale(heaps: Heap[], scale: number): Layout {
-  const width = (MAT_WIDTH - 2 * EDGE - (COLUMNS - 1) * GUTTER) / COLUMNS;
-  const bottoms = new Array<number>(COLUMNS).fill(24);
+function atScale(heaps: Heap[], scale: number, all: number, columns: number): Layout {
+  const width = (all - 2 * EDGE - (columns - 1) * GUTTER) / columns;
+  const bottoms = new Array<number>(columns).fill(26);
   const cells = heaps.map((heap) => {
     const column = bottoms.indexOf(Math.min(...bottoms));
     const x = EDGE + column * (width + GUTTER);
     const y = (bottoms[column] as number) + 14;
     const { placed, bottom } = place(heap.lying, x + PAD, y + LABEL, width - 2 * PAD, scale);
-    const height = Math.max(96, bottom - y + FOOT);
+    const height = Math.max(84, bottom - y + FOOT);
     bottoms[column] = y + height + 14;
     return { heap, x, y, width, height, placed };
   });

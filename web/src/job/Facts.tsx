@@ -12,6 +12,7 @@ import {
   remedyWords,
   stageWords,
 } from '../api/words';
+import { WaitRing } from '../drawing/WaitRing';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
@@ -185,7 +186,7 @@ function HoldLine({ hold, active, here }: { hold: Schemas['HoldRow']; active: bo
     <>
       <Line
         act={
-          active && here ? (
+          active && here && !hold.caution ? (
             <Act minH="32px" disabled={end.isPending} onClick={() => end.mutate()}>
               It is over
             </Act>
@@ -196,7 +197,9 @@ function HoldLine({ hold, active, here }: { hold: Schemas['HoldRow']; active: bo
           {holdWords[hold.kind]}
         </chakra.span>
         : {hold.why}
-        {active ? hold.until && `, until ${moment(hold.until)}` : ', over'}{' '}
+        {active ? hold.until && `, until ${moment(hold.until)}` : ', over'}
+        {active && hold.caution && ' (a caution: it cannot be shortened)'}{' '}
+        {active && hold.until && <WaitRing from={hold.from} until={hold.until} size={44} />}
         <Who by={hold.by} at={hold.from} />
       </Line>
       <Trouble error={end.error} />

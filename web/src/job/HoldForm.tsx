@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { holdWords } from '../api/words';
@@ -14,6 +15,11 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
   const [kind, setKind] = useState<Kind>('PART');
   const [why, setWhy] = useState('');
   const [until, setUntil] = useState('');
+  const usual = useQuery({
+    queryKey: ['usual', job],
+    queryFn: () => answer(api.GET('/api/jobs/{job}/holds/usual', { params: { path: { job } } })),
+  });
+  const likely = usual.data?.find((one) => one.kind === kind);
   const write = useJobWrite(
     () =>
       answer(
@@ -51,6 +57,11 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
           onChange={(event) => setUntil(event.target.value)}
         />
       </Box>
+      {likely?.minutes !== undefined && (
+        <Act alignSelf="start" onClick={() => setUntil(local(Date.now() + (likely.minutes ?? 0) * 60_000))}>
+          Usual: {lengthWords(likely.minutes)} ({likely.words})
+        </Act>
+      )}
       <Box display="flex" gap="8px">
         <Act look="main" type="submit" disabled={write.isPending}>
           Let it wait
@@ -60,4 +71,14 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
       <Trouble error={write.error} />
     </chakra.form>
   );
+}
+
+/** As the field for a moment wants it, by the clock of the shop. */
+function local(time: number): string {
+  const moment = new Date(time);
+  return new Date(time - moment.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+function lengthWords(minutes: number): string {
+  return minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 60)} hours`;
 }

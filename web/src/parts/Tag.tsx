@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react';
 
 /** A unit's tag: a strip of masking tape with hand-sized letters. */
-export function Tag({ text, size = 15 }: { text: string; size?: number }) {
-  return (
+export function Tag({ text, size = 15, flag }: { text: string; size?: number; flag?: string }) {
+  const strip = (
     <chakra.span
       display="inline-block"
       bg="tape"
@@ -20,5 +20,24 @@ export function Tag({ text, size = 15 }: { text: string; size?: number }) {
     >
       {text}
     </chakra.span>
+  );
+  return flag ? (
+    <chakra.span display="inline-grid" justifyItems="start">
+      {strip}
+      <chakra.span
+        bg="amber"
+        color="white"
+        fontFamily="mono"
+        fontSize="12px"
+        fontWeight={600}
+        px="6px"
+        ml="8px"
+        borderRadius="0 0 3px 3px"
+      >
+        {flag}
+      </chakra.span>
+    </chakra.span>
+  ) : (
+    strip
   );
 }

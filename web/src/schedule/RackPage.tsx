@@ -15,6 +15,7 @@ type Row = Schemas['RackRow'];
 const ACTS: Partial<Record<Row['status']['standing'], string>> = {
   OPEN_ON_BENCH: 'Go on',
   TO_CLOSE: 'Close up',
+  CLOSED_FOR_NOW: 'Open again',
   CHECK_FAILED: 'See why',
   TO_CHECK: 'Check it',
   TO_DECIDE: 'Say how',
@@ -22,7 +23,9 @@ const ACTS: Partial<Record<Row['status']['standing'], string>> = {
 };
 
 function addressOf(row: Row): string {
-  return row.opened && row.turn !== 'WAITS' ? `/bench/${row.jobId}` : `/jobs/${row.jobId}`;
+  return (row.opened || row.status.standing === 'CLOSED_FOR_NOW') && row.turn !== 'WAITS'
+    ? `/bench/${row.jobId}`
+    : `/jobs/${row.jobId}`;
 }
 
 /** Home: which unit to pick up next and why, what the rest wait for, and where each stands. */
@@ -116,7 +119,7 @@ function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }
       borderTop={first ? undefined : '1px solid'}
       borderColor={first ? 'mat' : 'line'}
     >
-      <Tag text={row.tag} />
+      <Tag text={row.tag} flag={row.forNow ? 'for now' : undefined} />
       <Box minW={0}>
         <b>{row.model}</b> {row.revision}
         <Box color="muted" truncate>

@@ -5,6 +5,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
+import { Ringing } from './Ringing';
 import { useSession } from './session';
 
 const ROLE_WORDS = { COUNTER: 'counter', BENCH: 'bench', LEAD: 'lead' } as const;
@@ -43,6 +44,7 @@ export default function TeamPage() {
           A lead adds people.
         </Box>
       )}
+      <Ringing />
     </Box>
   );
 }

@@ -91,6 +91,10 @@ public final class Client {
         return send(request(path).header("If-Match", "\"" + seen + "\"").PUT(json(body)));
     }
 
+    public Answer delete(String path) {
+        return send(request(path).DELETE());
+    }
+
     /** A key press on the bench, made on the bench as it is now. */
     public Answer bench(long job, String act, Object body) {
         long version = get("/api/jobs/" + job + "/bench").body().get("version").asLong();

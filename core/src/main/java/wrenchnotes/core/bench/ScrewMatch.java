@@ -107,7 +107,8 @@ public final class ScrewMatch {
                     + ": not from this unit, or the notes are wrong.";
         }
         String best = fits.get(0).group().label();
-        return fits.size() == 1
+        long agreeing = fits.stream().filter(match -> match.differs().isEmpty()).count();
+        return fits.size() == 1 || agreeing == 1
                 ? "It belongs to: " + best + "."
                 : "Most likely: " + best + ". Measure what tells it from the others.";
     }

@@ -1,29 +1,44 @@
 package wrenchnotes.server.job;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.UsualWait;
 import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
 
 /** Holds of a job. */
 @RestController
 public class HoldApi {
 
     private final HoldService service;
+    private final HoldStore holds;
+    private final JobStore jobs;
+    private final Snapshot snapshot;
 
-    HoldApi(HoldService service) {
+    HoldApi(HoldService service, HoldStore holds, JobStore jobs, Snapshot snapshot) {
         this.service = service;
+        this.holds = holds;
+        this.jobs = jobs;
+        this.snapshot = snapshot;
     }
 
     /** @param until empty if it ends with an event, not at a time */
@@ -39,6 +54,33 @@ public class HoldApi {
                 said,
                 HoldStore.HoldRow.class,
                 by -> service.set(by, job, new Hold(said.kind(), said.why(), by.at(), said.until(), Optional.empty())));
+    }
+
+    /** @param over how long ago, in minutes, a hold may have ended by the clock and still be listed */
+    @GetMapping("/api/holds")
+    List<HoldStore.Timer> timers(@RequestParam(defaultValue = "60") @Min(0) @Max(10_080) int over) {
+        return snapshot.read(() -> holds.timers(Instant.now().minus(Duration.ofMinutes(over))));
+    }
+
+    /** @param minutes left out if it ends with an event and nothing is known of how long that takes */
+    public record UsualLength(HoldKind kind, Optional<Long> minutes, String words) {}
+
+    /** How long each kind of hold usually lasts on a unit like this. */
+    @GetMapping("/api/jobs/{job}/holds/usual")
+    List<UsualLength> usual(@PathVariable long job) {
+        return snapshot.read(() -> {
+            long revision = jobs.job(job).revisionId();
+            return Stream.of(HoldKind.values())
+                    .map(kind -> {
+                        Optional<UsualWait> wait = UsualWait.of(
+                                kind, holds.lasted(kind, Optional.of(revision)), holds.lasted(kind, Optional.empty()));
+                        return new UsualLength(
+                                kind,
+                                wait.map(one -> one.length().toMinutes()),
+                                wait.map(UsualWait::words).orElse("ends with an event"));
+                    })
+                    .toList();
+        });
     }
 
     @PostMapping("/api/holds/{hold}/end")

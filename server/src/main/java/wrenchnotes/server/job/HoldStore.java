@@ -1,5 +1,6 @@
 package wrenchnotes.server.job;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
@@ -46,6 +48,62 @@ public class HoldStore {
         return jdbc.sql(HOLD + "WHERE job_id = :job ORDER BY hold.id DESC")
                 .param("job", job)
                 .query((row, n) -> hold(row))
+                .list();
+    }
+
+    /**
+     * A hold of a unit that is still here.
+     *
+     * @param until when it rings; holds that end with an event never do
+     */
+    public record Timer(
+            long id,
+            long jobId,
+            String tag,
+            HoldKind kind,
+            String why,
+            Instant from,
+            Optional<Instant> until,
+            boolean caution) {}
+
+    /** Holds that last, and those that were over by the clock since a moment; soonest over first. */
+    List<Timer> timers(Instant since) {
+        return jdbc.sql("""
+                        SELECT hold.id, hold.job_id, unit.tag, kind, why, from_at, until_at, caution
+                        FROM hold
+                        JOIN job ON job.id = hold.job_id
+                        JOIN unit ON unit.id = job.unit_id
+                        WHERE ended_at IS NULL AND handed_over_at IS NULL
+                          AND (until_at IS NULL OR until_at >= :since)
+                        ORDER BY until_at IS NULL, until_at
+                        """)
+                .param("since", since.toEpochMilli())
+                .query((row, n) -> new Timer(
+                        row.getLong("id"),
+                        row.getLong("job_id"),
+                        Tag.of(row.getInt("tag")).text(),
+                        HoldKind.valueOf(row.getString("kind")),
+                        row.getString("why"),
+                        Sql.instant(row, "from_at"),
+                        Sql.when(row, "until_at"),
+                        row.getBoolean("caution")))
+                .list();
+    }
+
+    /** How long holds of this kind lasted that are over. */
+    List<Duration> lasted(HoldKind kind, Optional<Long> revision) {
+        return jdbc.sql("""
+                        SELECT COALESCE(ended_at, until_at) - from_at AS lasted
+                        FROM hold JOIN job ON job.id = hold.job_id
+                        WHERE kind = :kind AND (:revision IS NULL OR revision_id = :revision)
+                          AND COALESCE(ended_at, until_at) < :now AND caution = 0
+                        ORDER BY hold.id DESC
+                        LIMIT 200
+                        """)
+                .param("kind", kind.name())
+                .param("revision", revision.orElse(null))
+                .param("now", Instant.now().toEpochMilli())
+                .query((row, n) -> Duration.ofMillis(row.getLong("lasted")))
                 .list();
     }
 

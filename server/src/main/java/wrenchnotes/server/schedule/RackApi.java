@@ -39,6 +39,7 @@ public class RackApi {
     /**
      * @param owner empty for a unit the shop sells for itself
      * @param opened whether it lies open, on a bench or waiting
+     * @param forNow whether it is closed for now only
      * @param waitedSince when its wait began, if it waits
      */
     public record RackRow(
@@ -51,6 +52,7 @@ public class RackApi {
             String symptoms,
             Status status,
             boolean opened,
+            boolean forNow,
             Pickup.Turn turn,
             String reason,
             Optional<String> slot,
@@ -108,6 +110,7 @@ public class RackApi {
                 noticed.isEmpty() ? job.complaint() : noticed,
                 pickup.status(),
                 !facts.closed(),
+                facts.closed() && facts.closedForNow().isPresent(),
                 pickup.turn(),
                 pickup.reason(),
                 job.slot(),

@@ -59,7 +59,8 @@ public class Security {
     SecurityFilterChain filters(
             HttpSecurity http, TokenBasedRememberMeServices rememberMe, SecurityContextRepository sessions)
             throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/api/session/**", "/api/openapi.json")
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/session/**", "/api/openapi.json", "/api/calendar.ics")
                         .permitAll()
                         .requestMatchers("/api/**")
                         .authenticated()

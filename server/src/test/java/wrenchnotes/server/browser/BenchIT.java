@@ -5,6 +5,7 @@ import static wrenchnotes.server.Client.body;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
@@ -59,7 +60,7 @@ class BenchIT {
         hands = new Hands() {
             @Override
             public void act(String key, String button) {
-                page.getByText(button).first().waitFor();
+                PlaywrightAssertions.assertThat(named(button).first()).isEnabled();
                 page.keyboard().press(key);
             }
 
@@ -166,7 +167,7 @@ class BenchIT {
                 type("Length under the head, mm", "11");
                 hands.on(named("Where does it belong?"));
                 window.says("It belongs to: step-6.");
-                hands.on(named("It goes in there now"));
+                hands.on(named("It goes in there now").first());
             } else if (step == 2) {
                 // The broken one cannot be replaced before the part comes.
                 hands.act("x", "Not all of it back");
@@ -248,7 +249,7 @@ class BenchIT {
     private void check(String planned) {
         hands.act("k", "Check it");
         assertThat(page.getByLabel("What was tried").inputValue()).isEqualTo(planned);
-        hands.on(named("Enter the check"));
+        hands.on(named("Enter the check").last());
         page.getByLabel("What was tried").waitFor(gone());
     }
 

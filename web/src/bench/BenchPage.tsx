@@ -53,6 +53,8 @@ function BenchOf({ bench }: { bench: Bench }) {
   // Another of the ways that do the same, if somebody has chosen it.
   const step = way === 'IN' && other && other.insteadOf === next?.insteadOf ? other : next;
   const gone = absent(bench.steps);
+  // A closed unit has nothing to come until it is opened again.
+  const coming = way === 'IN' && (running || bench.lastIn === undefined) ? step : undefined;
 
   return (
     <Box
@@ -79,7 +81,7 @@ function BenchOf({ bench }: { bench: Bench }) {
         {(height) => (
           <>
             <Mat
-              heaps={heaps(bench.steps, way === 'IN' ? step : undefined)}
+              heaps={heaps(bench.steps, coming)}
               height={height - (gone.length > 0 ? 84 : 0)}
               pick={running ? (lying) => setPointed({ thing: lying.thing, from: 'TRAY' }) : undefined}
             />
@@ -90,6 +92,7 @@ function BenchOf({ bench }: { bench: Bench }) {
       <Kept waiting={waiting && pressWords(waiting, bench)} />
       <Footer bench={bench} />
       <MoveDialog
+        job={bench.jobId}
         key={pointed ? pointed.thing.id + pointed.from : 'none'}
         pointed={pointed}
         close={() => setPointed(undefined)}

@@ -18,7 +18,7 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       alignItems="center"
       px="24px"
       py="10px"
-      gap="28px"
+      gap="10px 24px"
       minH="80px"
     >
       <Box>
@@ -34,11 +34,12 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
           Steps in: {bench.steps.filter((step) => step.open).length} of{' '}
           {shown.length > bench.stepsInAll && route.length > 0 ? shown.length : bench.stepsInAll}
         </Box>
-        <Box display="flex" gap="5px" aria-hidden="true">
+        <Box display="flex" gap="5px" aria-hidden="true" w="min(320px, 80vw)">
           {shown.map((step) => (
             <Box
               key={step.id}
-              w="22px"
+              flex="1 1 22px"
+              maxW="22px"
               h="9px"
               borderRadius="2px"
               bg={step.open ? 'brassLight' : '#28604F'}

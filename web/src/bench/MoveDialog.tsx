@@ -1,11 +1,11 @@
 import { Box, Dialog, Portal } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { Act } from '../parts/Buttons';
-import { Pick, Text } from '../parts/Fields';
+import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 import { Counter } from './Counter';
+import { FromDrawer } from './FromDrawer';
 import { type Account, accountWords, inAccount } from './heaps';
 
 export type Pointed = { thing: Schemas['ThingView']; from: Account };
@@ -42,23 +42,20 @@ const NEXT: Partial<Record<Account, [Account, string][]>> = {
 
 /** One thing on the mat was pointed at: where does it go? */
 export function MoveDialog({
+  job,
   pointed,
   close,
   move,
   busy,
   error,
 }: {
+  job: number;
   pointed?: Pointed;
   close: () => void;
   move: (move: Schemas['MoveSaid']) => void;
   busy: boolean;
   error: unknown;
 }) {
-  const parts = useQuery({
-    queryKey: ['parts'],
-    queryFn: () => answer(api.GET('/api/parts')),
-    enabled: !!pointed,
-  });
   const [count, setCount] = useState(1);
   const [reason, setReason] = useState('');
   const [partId, setPartId] = useState<number>();
@@ -89,21 +86,13 @@ export function MoveDialog({
                   value={reason}
                   onChange={(event) => setReason(event.target.value)}
                 />
-                <Pick
-                  label="If replaced: from which drawer"
-                  compact
-                  value={partId ?? ''}
-                  onChange={(event) => setPartId(Number(event.target.value) || undefined)}
-                >
-                  <option value="">not from a drawer</option>
-                  {parts.data
-                    ?.filter((part) => part.count > 0)
-                    .map((part) => (
-                      <option key={part.id} value={part.id}>
-                        {part.name} · drawer {part.drawer} · {part.count} left
-                      </option>
-                    ))}
-                </Pick>
+                <FromDrawer
+                  job={job}
+                  thing={pointed.thing.id}
+                  count={count}
+                  picked={partId}
+                  pick={setPartId}
+                />
                 <Box display="grid" gap="8px">
                   {NEXT[pointed.from]?.map(([to, words]) => (
                     <Act

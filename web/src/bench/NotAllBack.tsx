@@ -1,10 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { Act } from '../parts/Buttons';
-import { Pick, Text } from '../parts/Fields';
+import { Text } from '../parts/Fields';
 import { Counter } from './Counter';
+import { FromDrawer } from './FromDrawer';
 import { accountWords, inAccount } from './heaps';
 
 type Settled = Schemas['ThingOut'];
@@ -17,22 +17,24 @@ function off(thing: Schemas['ThingView']): number {
 
 /** On the way out: how many go back, are replaced from a drawer, or stay out with a reason. */
 export function NotAllBack({
+  job,
   step,
   busy,
   leave,
   enter,
 }: {
+  job: number;
   step: Schemas['StepView'];
   busy: boolean;
   leave: () => void;
   enter: (settled: Settled[]) => void;
 }) {
-  const parts = useQuery({ queryKey: ['parts'], queryFn: () => answer(api.GET('/api/parts')) });
   const things = step.things.filter((thing) => off(thing) > 0);
   const [said, setSaid] = useState<Settled[]>(
     things.map((thing) => ({
       thing: thing.id,
-      back: inAccount(thing, 'TRAY'),
+      // Plugs and loose pieces are said one by one.
+      back: thing.kind === 'FASTENER' ? inAccount(thing, 'TRAY') : 0,
       replaced: 0,
       leftOut: 0,
       reason: '',
@@ -81,21 +83,13 @@ export function NotAllBack({
               />
             </Box>
             {one.replaced > 0 && (
-              <Pick
-                label="From which drawer"
-                compact
-                value={one.partId ?? ''}
-                onChange={(event) => say(thing.id, { partId: Number(event.target.value) || undefined })}
-              >
-                <option value="">not from a drawer</option>
-                {parts.data
-                  ?.filter((part) => part.count >= one.replaced)
-                  .map((part) => (
-                    <option key={part.id} value={part.id}>
-                      {part.name} · drawer {part.drawer} · {part.count} left
-                    </option>
-                  ))}
-              </Pick>
+              <FromDrawer
+                job={job}
+                thing={thing.id}
+                count={one.replaced}
+                picked={one.partId}
+                pick={(partId) => say(thing.id, { partId })}
+              />
             )}
             {one.replaced > 0 && (
               <Text

@@ -136,7 +136,10 @@ function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
 }
 
 function Running({ bench, way, step, others, turn, choose, press, busy }: Props) {
-  const [form, setForm] = useState<Form>();
+  // What was found broken or missing is asked for now, while its place is open.
+  const owed =
+    way === 'OUT' && bench.lastReach.length === 0 && (step?.things.some((thing) => owes(thing)) ?? false);
+  const [form, setForm] = useState<Form | undefined>(owed ? 'otherwise' : undefined);
   const [sure, setSure] = useState<string[]>([]);
   const leave = () => setForm(undefined);
   const there = (thing: Schemas['ThingView']) =>
@@ -248,6 +251,7 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
             />
           ) : (
             <NotAllBack
+              job={bench.jobId}
               step={step}
               busy={busy}
               leave={leave}
@@ -309,6 +313,13 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
       {!form && draft && <CameOff press={press} busy={busy} />}
       {!form && <PanelKeys main={main} more={more} />}
     </>
+  );
+}
+
+/** Whether somebody has still to say what fills its place. */
+function owes(thing: Schemas['ThingView']): boolean {
+  return (['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW'] as const).some(
+    (account) => inAccount(thing, account) > 0,
   );
 }
 

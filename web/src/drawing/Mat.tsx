@@ -40,7 +40,7 @@ export function Mat({
       {layout.cells.map((cell) => (
         <CellDrawing key={cell.heap.key} cell={cell} scale={layout.scale} pick={pick} />
       ))}
-      <Ruler x={MAT_WIDTH - EDGE_RIGHT - layout.scale * 15} y={layout.height - 16} scale={layout.scale} />
+      <Ruler x={MAT_WIDTH - EDGE_RIGHT - layout.scale * 15} y={layout.height - 32} scale={layout.scale} />
     </svg>
   );
 }

@@ -7,7 +7,7 @@ const HEIGHT = 700;
 
 /** The mat on paper, one landscape page: a cell for each step, with what belongs in it drawn in outline. */
 export function PaperMat({ heaps }: { heaps: Heap[] }) {
-  const layout = layOut(heaps, HEIGHT, WIDTH);
+  const layout = layOut(heaps, HEIGHT, WIDTH, [3, 4, 5]);
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${layout.height}`}

@@ -9,9 +9,10 @@ export type Lying = { thing: Thing; count: number };
 /** What is laid together: the things of one step. */
 export type Heap = { key: string; label: string; lying: Lying[]; ghost: boolean };
 
-export type Placed = { lying: Lying; spots: { x: number; y: number }[]; rowHeight: number };
+export type Placed = { lying: Lying; spots: { x: number; y: number }[]; rowHeight: number; wide: number };
 export type Cell = { heap: Heap; x: number; y: number; width: number; height: number; placed: Placed[] };
-export type Layout = { cells: Cell[]; scale: number; height: number };
+/** @param spills whether something is longer than its cell is wide */
+export type Layout = { cells: Cell[]; scale: number; height: number; spills: boolean };
 
 export const MAT_WIDTH = 780;
 const COLUMNS = [2, 3];
@@ -27,22 +28,24 @@ const SCALES = [6.5, 6, 5, 4.2, 3.4, 2.8];
  * Lays every heap into a cell, all to one scale, filling each row in counting order: in as many columns as let the scale be
  * largest.
  */
-export function layOut(heaps: Heap[], height: number, width = MAT_WIDTH): Layout {
-  const tried = COLUMNS.map((columns) => largest(heaps, height, width, columns));
+export function layOut(heaps: Heap[], height: number, width = MAT_WIDTH, columns = COLUMNS): Layout {
+  const tried = columns.map((n) => largest(heaps, height, width, n));
   const best = tried.reduce((one, other) => (fits(other, height) > fits(one, height) ? other : one));
   return { ...best, height: Math.max(best.height, height) };
 }
 
 /** The scale if it fits; if not, how nearly it does. */
 function fits(layout: Layout, height: number): number {
-  return layout.height <= height ? layout.scale : height / layout.height;
+  return layout.height <= height && !layout.spills
+    ? layout.scale
+    : height / layout.height / (layout.spills ? 2 : 1);
 }
 
 function largest(heaps: Heap[], height: number, width: number, columns: number): Layout {
   let layout = atScale(heaps, SCALES[0] as number, width, columns);
   for (const scale of SCALES) {
     layout = atScale(heaps, scale, width, columns);
-    if (layout.height <= height) {
+    if (layout.height <= height && !layout.spills) {
       break;
     }
   }
@@ -61,7 +64,8 @@ function atScale(heaps: Heap[], scale: number, all: number, columns: number): La
     bottoms[column] = y + height + 14;
     return { heap, x, y, width, height, placed };
   });
-  return { cells, scale, height: Math.max(...bottoms) + 30 };
+  const spills = cells.some((cell) => cell.placed.some((one) => one.wide > width - 2 * PAD + 14));
+  return { cells, scale, height: Math.max(...bottoms) + 30, spills };
 }
 
 function place(all: Lying[], left: number, top: number, width: number, scale: number) {
@@ -83,7 +87,7 @@ function place(all: Lying[], left: number, top: number, width: number, scale: nu
       x: left + (n % perRow) * wide,
       y: y + Math.floor(n / perRow) * rowHeight + rowHeight / 2,
     }));
-    placed.push({ lying, spots, rowHeight });
+    placed.push({ lying, spots, rowHeight, wide });
     y += Math.ceil(lying.count / perRow) * rowHeight + 4;
   }
   return { placed, bottom: y };

@@ -71,7 +71,11 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
         maxH={{ lg: 'calc(100vh - 48px)' }}
       >
         <Box display="flex" gap="14px" alignItems="center">
-          <Tag text={job.tag} size={22} />
+          <Tag
+            text={job.tag}
+            size={22}
+            flag={sheet.status.words.includes('Closed for now') ? 'for now' : undefined}
+          />
           <Box minW={0}>
             <chakra.h1>
               {job.model} {job.revision}

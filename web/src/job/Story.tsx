@@ -25,7 +25,21 @@ export function Story({ lines, longer }: { lines: Schemas['Line'][]; longer: boo
           <Box>{line.by}</Box>
           <Box>
             {line.struckWhy === undefined ? (
-              line.words
+              <>
+                {line.words}
+                {line.photo && (
+                  <a href={`/api/photos/${line.photo}`} target="_blank" rel="noopener">
+                    <chakra.img
+                      src={`/api/photos/${line.photo}`}
+                      alt={line.words}
+                      maxH="110px"
+                      borderRadius="sm"
+                      mt="3px"
+                      loading="lazy"
+                    />
+                  </a>
+                )}
+              </>
             ) : (
               <>
                 <chakra.s color="muted">{line.words}</chakra.s> struck: {line.struckWhy}

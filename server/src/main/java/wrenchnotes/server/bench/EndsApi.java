@@ -4,7 +4,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -13,8 +16,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Fragments;
 import wrenchnotes.core.bench.ScrewMatch;
+import wrenchnotes.core.drawer.Fitting;
+import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -28,12 +35,14 @@ class EndsApi {
 
     private final EndsService service;
     private final Benches benches;
+    private final DrawerStore drawers;
     private final Press press;
     private final Snapshot snapshot;
 
-    EndsApi(EndsService service, Benches benches, Press press, Snapshot snapshot) {
+    EndsApi(EndsService service, Benches benches, DrawerStore drawers, Press press, Snapshot snapshot) {
         this.service = service;
         this.benches = benches;
+        this.drawers = drawers;
         this.press = press;
         this.snapshot = snapshot;
     }
@@ -101,6 +110,24 @@ class EndsApi {
             Pen pen) {
         Seen seen = Seen.of(ifMatch);
         return press.of(job, said, pen, by -> service.looked(by, job, seen, said.component()));
+    }
+
+    /** @param fits whether its words and sizes speak for it */
+    public record FittingPart(DrawerStore.Part part, boolean fits) {}
+
+    /** What the drawers have that may stand in for a thing: the likeliest first, the rest by drawer. */
+    @GetMapping("/things/{thing}/parts")
+    List<FittingPart> fitting(@PathVariable long job, @PathVariable String thing) {
+        return snapshot.read(() -> {
+            Thing wanted = benches.state(job).ledger().thing(thing);
+            String words =
+                    wanted instanceof FastenerGroup group ? group.label() + ", " + group.words() : wanted.label();
+            return drawers.parts().stream()
+                    .filter(part -> part.count() > 0)
+                    .sorted(Comparator.comparingInt(part -> -Fitting.score(words, part.name() + " " + part.what())))
+                    .map(part -> new FittingPart(part, Fitting.score(words, part.name() + " " + part.what()) >= 2))
+                    .toList();
+        });
     }
 
     /** What is known of a screw; what is left out is not known. */

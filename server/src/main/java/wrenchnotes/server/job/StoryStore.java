@@ -14,6 +14,7 @@ public class StoryStore {
     /** The newest entries of a job; an entry whose subject was struck since says so. */
     public static final String STORY = """
             SELECT journal.id, journal.at, person.name AS by, journal.subject, journal.words,
+                   CASE journal.subject WHEN 'photo' THEN json_extract(journal.after, '$.photo') END AS photo,
                    COALESCE(finding.struck_why, check_entry.struck_why) AS struck_why
             FROM journal
             JOIN person ON person.id = journal.by
@@ -30,8 +31,18 @@ public class StoryStore {
         this.jdbc = jdbc;
     }
 
-    /** @param struckWhy why the entry was struck, if it was; it stays in the story */
-    public record Line(long id, Instant at, String by, String subject, String words, Optional<String> struckWhy) {}
+    /**
+     * @param photo hash of a picture taken then
+     * @param struckWhy why the entry was struck, if it was; it stays in the story
+     */
+    public record Line(
+            long id,
+            Instant at,
+            String by,
+            String subject,
+            String words,
+            Optional<String> photo,
+            Optional<String> struckWhy) {}
 
     /** Newest first. */
     public List<Line> story(long job, int most) {
@@ -44,6 +55,7 @@ public class StoryStore {
                         row.getString("by"),
                         row.getString("subject"),
                         row.getString("words"),
+                        Optional.ofNullable(row.getString("photo")),
                         Optional.ofNullable(row.getString("struck_why"))))
                 .list();
     }

@@ -194,13 +194,14 @@ class OneJobIT {
         says("OUT · 2 TO GO");
         // The washer stays behind on the mat: it is asked for while it can still be reached.
         page.keyboard().press("x");
-        page.getByLabel("one less back in").last().click();
+        page.getByLabel("one more back in").first().click();
         window.click("That is what went back");
         says("OUT · 1 TO GO", "Still off under it");
         window.assertAccessible();
         page.keyboard().press("1");
-        says("Back in (3 fasteners)");
-        page.keyboard().press("Space");
+        // One of the case screws is missing: it is asked for here, and left for the gate.
+        says("3 in the tray, 1 missing on arrival");
+        window.click("That is what went back");
         says("Not yet");
         List<String> reasons = page.getByLabel("In the way of closing")
                 .getByRole(AriaRole.LISTITEM)

@@ -160,6 +160,42 @@ class ShopFloorIT {
     }
 
     @Test
+    void aWaitThatIsOverRingsWhereverSomebodyIs() {
+        Client reader = new Client(shop.url()).signedIn("wren", "quay");
+        long job =
+                reader.get("/api/rack").body().get("next").get(0).get("jobId").asLong();
+        reader.post(
+                "/api/jobs/" + job + "/holds",
+                java.util.Map.of(
+                        "kind",
+                        "CURE",
+                        "why",
+                        "a drop of resin",
+                        "until",
+                        java.time.Instant.now().plusSeconds(4).toString()));
+        window.goTo("Drawers");
+        page.reload();
+        window.says("no longer waits (cures): a drop of resin");
+        window.assertAccessible();
+        window.click("Heard");
+        page.getByText("a drop of resin").waitFor(gone());
+        page.reload();
+        window.says("hinge ribbon");
+        assertThat(page.getByText("a drop of resin").count())
+                .as("it rings once")
+                .isZero();
+        // How this browser rings, and the private calendar.
+        page.navigate("/team");
+        window.says("makes a sound");
+        window.click("Make an address");
+        window.says("it is not shown again");
+        assertThat(page.getByLabel("Your address").inputValue()).contains("/api/calendar.ics?token=");
+        window.assertAccessible();
+        window.click("Revoke it");
+        page.getByText("it is not shown again").waitFor(gone());
+    }
+
+    @Test
     void theFinderKnowsTagsWordsAndWhenThereIsTooMuch() {
         Locator finder = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"));
         page.keyboard().press("f");

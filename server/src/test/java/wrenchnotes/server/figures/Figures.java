@@ -62,6 +62,7 @@ public final class Figures {
             start(demo, JUST_THE_SHOP, "--wrenchnotes.demo=true").close();
             startTimes("make run", () -> PackagedShop.startWithArchive(demo));
             startTimes("plain java -jar", () -> PackagedShop.start(demo));
+            KeyPress.measure(demo);
             Map<String, Result> small = measure(grown(demo, work.resolve("small"), 10_000));
             Map<String, Result> large = measure(grown(demo, work.resolve("large"), 100_000));
             growth(small, large);

@@ -17,6 +17,41 @@ public final class Shots {
             }
             """;
 
+    private static final String NOT_OPENED = """
+            async () => {
+              const rack = await (await fetch('/api/rack')).json();
+              return rack.next.find((row) => row.model === 'Dulcane CD-5' && !row.opened).jobId;
+            }
+            """;
+
+    private static final String ON_THE_WAY_IN = """
+            async () => {
+              const rack = await (await fetch('/api/rack')).json();
+              let best;
+              for (const row of rack.next.filter((one) => one.opened)) {
+                const bench = await (await fetch('/api/jobs/' + row.jobId + '/bench')).json();
+                const open = bench.steps.filter((step) => step.open).length;
+                if (bench.nextIn && (!best || open > best.open)) {
+                  best = { open, job: row.jobId };
+                }
+              }
+              return best.job;
+            }
+            """;
+
+    private static final String ONE_LOST = """
+            async () => {
+              const rack = await (await fetch('/api/rack')).json();
+              for (const row of rack.next.filter((one) => one.opened)) {
+                const bench = await (await fetch('/api/jobs/' + row.jobId + '/bench')).json();
+                if (bench.steps.some((step) => step.things.some((thing) => thing.accounts.LOST))) {
+                  return row.jobId;
+                }
+              }
+              throw new Error('no unit with a lost screw');
+            }
+            """;
+
     private final Page page;
     private final Path folder;
 
@@ -100,14 +135,60 @@ public final class Shots {
         page.navigate("/jobs/" + page.evaluate(FARTHEST_OPEN));
         page.getByText("The story so far").waitFor();
         take("job-sheet");
-        window.click("To the bench");
-        page.getByText("Comes off").waitFor();
+        page.navigate("/bench/" + page.evaluate(ON_THE_WAY_IN));
+        page.getByText("Off to tray").waitFor();
         take("bench-in");
         page.keyboard().press("t");
-        page.getByText("Goes back").waitFor();
-        page.keyboard().press("x");
-        page.getByText("That is what went back").waitFor();
+        page.getByText("OUT ·").waitFor();
         take("bench-out");
+        notYetOpened();
+        theGate();
+    }
+
+    /** One of the deep units, on its way to the lens: nine steps in. */
+    private void notYetOpened() {
+        page.navigate("/bench/" + page.evaluate(NOT_OPENED));
+        page.getByText("Before the first step").waitFor();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("lens"))
+                .click();
+        page.getByText("lay out").waitFor();
+        take("bench-start");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("the whole of it"))
+                .click();
+        page.keyboard().press("Space");
+        for (int step = 1; step <= 9; step++) {
+            page.getByText("IN · STEP " + step + " OF").waitFor();
+            page.keyboard().press("Space");
+        }
+        page.getByText("IN · STEP 10 OF").waitFor();
+        take("mat");
+        page.navigate(page.url() + "/mat");
+        page.getByText("Print it").waitFor();
+        take("mat-on-paper");
+    }
+
+    /** A unit of which a screw was lost, put together again without it. */
+    private void theGate() {
+        page.navigate("/bench/" + page.evaluate(ONE_LOST));
+        page.getByText("OUT ·").first().waitFor();
+        while (page.getByText("Not yet").count() == 0) {
+            page.waitForTimeout(400);
+            com.microsoft.playwright.Locator went =
+                    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("That is what went back"));
+            if (went.count() > 0) {
+                com.microsoft.playwright.Locator more = page.getByLabel("one more back in");
+                for (int at = 0; at < more.count(); at++) {
+                    while (more.nth(at).isEnabled()) {
+                        more.nth(at).click();
+                    }
+                }
+                went.click();
+            } else {
+                page.getByRole(AriaRole.CHECKBOX).all().forEach(com.microsoft.playwright.Locator::click);
+                page.keyboard().press("Space");
+            }
+        }
+        take("bench-gate");
     }
 
     private void takeFinder(String words) {

@@ -44,7 +44,7 @@ function BenchOf({ bench }: { bench: Bench }) {
   const [way, setWay] = useState<'IN' | 'OUT'>(() => firstWay(bench));
   const [pointed, setPointed] = useState<Pointed>();
   const done = useCallback(() => setPointed(undefined), []);
-  const { press, busy, waiting, error } = usePresses(bench, done);
+  const { press, busy, pressed, waiting, error } = usePresses(bench, done);
   const running = bench.run !== undefined;
   const [instead, setInstead] = useState<string>();
   const [passed, setPassed] = useState<number[]>([]);
@@ -81,7 +81,7 @@ function BenchOf({ bench }: { bench: Bench }) {
         {(height) => (
           <>
             <Mat
-              heaps={heaps(bench.steps, coming)}
+              heaps={heaps(bench.steps, coming, pressed)}
               height={height - (gone.length > 0 ? 84 : 0)}
               pick={running ? (lying) => setPointed({ thing: lying.thing, from: 'TRAY' }) : undefined}
             />

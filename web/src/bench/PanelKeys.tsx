@@ -9,7 +9,7 @@ export function PanelKeys({ main, more }: { main?: MainKey; more: MoreKey[] }) {
       mt="auto"
       display="grid"
       gridTemplateColumns="1fr 1fr"
-      gap="9px"
+      gap="7px"
       position="sticky"
       bottom="-18px"
       bg="matSurface"
@@ -20,7 +20,7 @@ export function PanelKeys({ main, more }: { main?: MainKey; more: MoreKey[] }) {
         <Act
           look="benchMain"
           gridColumn="1 / -1"
-          minH="62px"
+          minH="56px"
           fontSize="21px"
           keyName={main.key}
           disabled={main.off}
@@ -35,7 +35,7 @@ export function PanelKeys({ main, more }: { main?: MainKey; more: MoreKey[] }) {
           <Act
             key={one.words}
             look="bench"
-            minH="48px"
+            minH="44px"
             keyName={one.key || undefined}
             disabled={one.off}
             onClick={one.act}
@@ -53,7 +53,7 @@ export function PanelKeys({ main, more }: { main?: MainKey; more: MoreKey[] }) {
               display="inline-flex"
               alignItems="center"
               gap="5px"
-              minH="44px"
+              minH="40px"
               px="6px"
               fontSize="14.5px"
               color="bone"

@@ -10,6 +10,7 @@ import { Caution } from '../parts/States';
 import { Aim } from './Aim';
 import { Counter } from './Counter';
 import { inAccount } from './heaps';
+import { NoteForm } from './NoteForm';
 import type { Bench, Press } from './press';
 
 type Rework = NonNullable<Schemas['StartSaid']['rework']>;
@@ -30,6 +31,7 @@ export function StartPanel({
   const [counting, setCounting] = useState(false);
   const [rework, setRework] = useState<Rework>();
   const [words, setWords] = useState('');
+  const [noting, setNoting] = useState(false);
   const forNow = bench.steps.flatMap((step) =>
     step.things.filter((thing) => inAccount(thing, 'OUT_FOR_NOW') > 0),
   );
@@ -43,7 +45,8 @@ export function StartPanel({
     });
   const reasons = Object.entries(reworkWords) as [Rework, string][];
   useKeys([
-    { key: 'Space', label: 'It is off and unplugged: begin', act: begin, off: !ready },
+    { key: 'Space', label: 'It is off and unplugged: begin', act: begin, off: !ready || noting },
+    { key: 'J', label: 'Note, photo', act: () => setNoting(true), off: noting },
     { key: 'M', label: 'Count what is missing', act: () => setCounting(!counting), off: first.length === 0 },
     ...reasons.map(([reason, label], n) => ({
       key: String(n + 1),
@@ -102,6 +105,7 @@ export function StartPanel({
           count, and becomes the notes.
         </Box>
       )}
+      {noting && <NoteForm press={press} busy={busy} leave={() => setNoting(false)} />}
       {counting && <CountMissing steps={first} missing={missing} set={setMissing} />}
       <Box mt="auto" display="grid" gap="9px">
         <Act look="benchMain" minH="62px" fontSize="21px" keyName="Space" disabled={!ready} onClick={begin}>
@@ -110,6 +114,11 @@ export function StartPanel({
         {first.length > 0 && (
           <Act look="bench" minH="48px" keyName="M" onClick={() => setCounting(!counting)}>
             {counting ? 'Counted' : 'Count what is missing on arrival'}
+          </Act>
+        )}
+        {!noting && (
+          <Act look="bench" minH="44px" keyName="J" onClick={() => setNoting(true)}>
+            Photograph it as it came, or note something
           </Act>
         )}
       </Box>

@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client';
 import type { Heap, Lying } from '../drawing/matLayout';
+import type { Press } from './press';
 
 type Step = Schemas['StepView'];
 type Thing = Schemas['ThingView'];
@@ -9,13 +10,18 @@ export function inAccount(thing: Thing, account: Account): number {
   return thing.accounts[account] ?? 0;
 }
 
-/** What lies on the mat, a heap a step; and what the coming step will add, as a ghost. */
-export function heaps(steps: Step[], coming?: Step): Heap[] {
+/**
+ * What lies on the mat, a heap a step; and what the coming step will add, as a ghost. What was pressed and not answered yet
+ * is drawn as pressed: the server's answer puts it right if it was refused.
+ */
+export function heaps(steps: Step[], coming?: Step, pressed?: Press): Heap[] {
+  const goingBack = pressed?.act === 'out' ? pressed.step : undefined;
   const lying = steps
-    .map((step) => heap(step, (thing) => inAccount(thing, 'TRAY'), false))
+    .map((step) => heap(step, (thing) => inAccount(thing, 'TRAY'), step.id === goingBack))
     .filter((one) => one.lying.length > 0);
+  const comingOff = pressed?.act === 'in' && pressed.step === coming?.id;
   const ghost = coming
-    ? heap(coming, (thing) => inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED'), true)
+    ? heap(coming, (thing) => inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED'), !comingOff)
     : undefined;
   return ghost && ghost.lying.length > 0 ? [...lying, ghost] : lying;
 }
@@ -29,7 +35,7 @@ function heap(step: Step, count: (thing: Thing) => number, ghost: boolean): Heap
   const lying: Lying[] = step.things
     .map((thing) => ({ thing, count: count(thing) }))
     .filter((one) => one.count > 0);
-  return { key: step.id + (ghost ? ' coming' : ''), label: step.cell || step.title, lying, ghost };
+  return { key: step.id, label: step.cell || step.title, lying, ghost };
 }
 
 const ABSENT: Account[] = ['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'LEFT_OUT', 'OUT_FOR_NOW'];
@@ -66,7 +72,7 @@ export function countWords(things: { kind: Thing['kind']; count: number }[]): st
   const said: [number, string, string][] = [
     [sum('FASTENER'), 'fastener', 'fasteners'],
     [sum('CONNECTOR'), 'plug', 'plugs'],
-    [sum('PIECE'), 'loose piece', 'loose pieces'],
+    [sum('PIECE'), 'loose', 'loose'],
   ];
   return (
     said

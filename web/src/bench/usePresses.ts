@@ -85,5 +85,11 @@ export function usePresses(bench: Bench, done: () => void) {
     },
     [job, bench.version],
   );
-  return { press, busy: kept !== undefined, waiting: stuck ? kept?.press : undefined, error };
+  return {
+    press,
+    busy: kept !== undefined,
+    pressed: kept?.press,
+    waiting: stuck ? kept?.press : undefined,
+    error,
+  };
 }

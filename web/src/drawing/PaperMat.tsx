@@ -7,7 +7,7 @@ const HEIGHT = 700;
 
 /** The mat on paper, one landscape page: a cell for each step, with what belongs in it drawn in outline. */
 export function PaperMat({ heaps }: { heaps: Heap[] }) {
-  const layout = layOut(heaps, HEIGHT, WIDTH, [3, 4, 5]);
+  const layout = layOut(heaps, HEIGHT, WIDTH, [3, 4]);
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${layout.height}`}
@@ -31,13 +31,13 @@ export function PaperMat({ heaps }: { heaps: Heap[] }) {
           <rect
             x={x + 8}
             y={y - 11}
-            width={heap.label.length * 9.4 + 44}
+            width={Math.min(width - 16, label(n + 1, heap.label, width).length * 9.2 + 18)}
             height={24}
             fill="white"
             stroke="#555"
           />
           <Lettering x={x + 16} y={y + 6} hand bold size={15} fill="#111">
-            {`${n + 1}  ${heap.label}`}
+            {label(n + 1, heap.label, width)}
           </Lettering>
           {placed.map((one) => (
             <Group key={one.lying.thing.id} placed={one} scale={layout.scale} />
@@ -46,6 +46,13 @@ export function PaperMat({ heaps }: { heaps: Heap[] }) {
       ))}
     </svg>
   );
+}
+
+/** As much of the name as the cell is wide. */
+function label(n: number, name: string, width: number): string {
+  const all = `${n}  ${name}`;
+  const most = Math.floor((width - 40) / 9.2);
+  return all.length > most ? `${all.slice(0, most - 1)}…` : all;
 }
 
 function Group({ placed, scale }: { placed: Placed; scale: number }) {

@@ -44,10 +44,13 @@ public final class Ledger {
      */
     public static Ledger replayed(List<Thing> things, List<Move> entries) {
         Ledger ledger = allFitted(things);
+        Map<String, Integer> uncounted = new LinkedHashMap<>();
         for (Move entry : entries) {
-            ledger = ledger.posted(entry);
+            // Nobody has seen this ledger yet: it may still be written in.
+            ledger.accounts.put(entry.thing(), ledger.after(entry));
+            ledger.countUncounted(entry, uncounted);
         }
-        return ledger;
+        return new Ledger(ledger.things, ledger.accounts, uncounted);
     }
 
     /**
@@ -87,6 +90,16 @@ public final class Ledger {
     }
 
     private Ledger posted(Move move) {
+        Map<Account, Integer> after = after(move);
+        Map<String, Map<Account, Integer>> next = new LinkedHashMap<>(accounts);
+        next.put(move.thing(), after);
+        Map<String, Integer> still = new LinkedHashMap<>(uncounted);
+        countUncounted(move, still);
+        return new Ledger(things, next, still);
+    }
+
+    /** The accounts of the thing that a move is about, once it is made. */
+    private Map<Account, Integer> after(Move move) {
         Thing thing = thing(move.thing());
         int there = count(move.thing(), move.from());
         if (there < move.count()) {
@@ -97,22 +110,18 @@ public final class Ledger {
         after.merge(move.from(), -move.count(), Integer::sum);
         after.merge(move.to(), move.count(), Integer::sum);
         after.values().removeIf(n -> n == 0);
-        Map<String, Map<Account, Integer>> next = new LinkedHashMap<>(accounts);
-        next.put(move.thing(), after);
-        return new Ledger(things, next, counted(move));
+        return after;
     }
 
-    private Map<String, Integer> counted(Move move) {
+    private void countUncounted(Move move, Map<String, Integer> still) {
         if (move.basis() == Basis.COUNTED) {
-            return uncounted;
+            return;
         }
-        Map<String, Integer> next = new LinkedHashMap<>(uncounted);
         if (move.from().inPlace() && move.to() == Account.TRAY) {
-            next.merge(move.thing(), move.count(), Integer::sum);
+            still.merge(move.thing(), move.count(), Integer::sum);
         } else if (move.from() == Account.TRAY && move.to().inPlace()) {
-            next.merge(move.thing(), -move.count(), Integer::sum);
+            still.merge(move.thing(), -move.count(), Integer::sum);
         }
-        return next;
     }
 
     /** How many of a thing came off without being counted: told, or not known. */

@@ -23,7 +23,7 @@ public final class LookAlikes {
     /**
      * @param step about to be done
      * @param ledger as it is now
-     * @return a sentence for each pair: "Keep apart: ..."
+     * @return a sentence for each pair: "Keep apart, ..."
      */
     public static List<String> of(Step step, Ledger ledger) {
         List<String> pairs = new ArrayList<>();
@@ -38,7 +38,7 @@ public final class LookAlikes {
             others.stream()
                     .filter(other ->
                             alike(group, other) && !differences(group, other).isEmpty())
-                    .forEach(other -> pairs.add("Keep apart: " + group.label() + " and " + other.label() + ". "
+                    .forEach(other -> pairs.add("Keep apart, " + group.label() + " and " + other.label() + ": "
                             + String.join("; ", differences(group, other)) + "."));
         }
         return pairs;

@@ -110,11 +110,11 @@ class LeftOverTest {
         Step frame = step("frame", Set.of(), List.of(FINE), null, null);
         Ledger caseOff = off(Ledger.allFitted(List.of(CASE, FINE)), "case");
         assertThat(LookAlikes.of(frame, caseOff))
-                .containsExactly("Keep apart: frame and case. the fine-threaded one (frame) goes into metal.");
+                .containsExactly("Keep apart, frame and case: the fine-threaded one (frame) goes into metal.");
         assertThat(LookAlikes.of(
                         step("lid", Set.of(), List.of(CASE, SHORT), null, null),
                         Ledger.allFitted(List.of(CASE, SHORT))))
-                .containsExactly("Keep apart: case and front. the longer one (case) is 12 mm, the other 9.5.");
+                .containsExactly("Keep apart, case and front: the longer one (case) is 12 mm, the other 9.5.");
         // Another head is told apart by the driver; what is fitted lies on no mat.
         assertThat(LookAlikes.of(step("cover", Set.of(), List.of(STAR), null, null), ALL_OFF))
                 .isEmpty();

@@ -1,5 +1,6 @@
 package wrenchnotes.server.bench;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -9,21 +10,11 @@ import wrenchnotes.server.bench.RunStore.Run;
  * The runs of one job.
  *
  * @param all oldest first
- * @param skipped steps passed over on the run that is under way
  */
-record BenchRuns(List<Run> all, Set<String> skipped) {
-
-    static BenchRuns of(List<Run> all, RunStore store) {
-        Optional<Run> now = underWay(all);
-        return new BenchRuns(all, now.map(run -> store.skipped(run.id())).orElse(Set.of()));
-    }
+record BenchRuns(List<Run> all) {
 
     /** The run that is under way, if the unit is not closed. */
     Optional<Run> now() {
-        return underWay(all);
-    }
-
-    private static Optional<Run> underWay(List<Run> all) {
         return all.isEmpty()
                 ? Optional.empty()
                 : Optional.of(all.get(all.size() - 1))
@@ -33,6 +24,15 @@ record BenchRuns(List<Run> all, Set<String> skipped) {
     /** The steps of the way that was chosen; none for all of the notes in their order. */
     List<String> route() {
         return now().map(Run::route).orElse(List.of());
+    }
+
+    /** Steps passed over on the run that is under way. */
+    Set<String> skipped() {
+        return now().map(Run::skipped).orElse(Set.of());
+    }
+
+    Optional<Instant> pausedSince() {
+        return now().flatMap(Run::pausedSince);
     }
 
     /** Runs that opened a unit which had been closed for good. */

@@ -166,8 +166,7 @@ public record BenchView(
             EndsStore.Ends ends,
             JobFacts facts,
             List<Inside.SubAssembly> inside,
-            List<EndsStore.Usual> usual,
-            Optional<Instant> pausedSince) {
+            List<EndsStore.Usual> usual) {
         Instant now = Instant.now();
         Optional<Step> nextIn = state.nextIn();
         Optional<Step> nextOut = state.way().nextOut();
@@ -189,7 +188,7 @@ public record BenchView(
                                 run.route(),
                                 run.rework(),
                                 run.words(),
-                                pausedSince)),
+                                run.pausedSince())),
                 state.run().isEmpty()
                         && facts.lastIn().isPresent()
                         && facts.closedForNow().isEmpty(),

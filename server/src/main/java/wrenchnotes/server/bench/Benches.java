@@ -54,7 +54,7 @@ class Benches {
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
         List<FittedEntry> fitted = store.fitted(id);
-        BenchRuns all = BenchRuns.of(runs.runs(id), runs);
+        BenchRuns all = new BenchRuns(runs.runs(id));
         return BenchState.of(
                 job,
                 version,
@@ -79,7 +79,9 @@ class Benches {
         if (state.run().isEmpty()) {
             throw Refused.because("Start the run first: say that the unit is off and unplugged.");
         }
-        runs.goOn(by, id);
+        if (state.runs().pausedSince().isPresent()) {
+            runs.goOn(by, id);
+        }
         return state;
     }
 
@@ -94,8 +96,7 @@ class Benches {
                 ends.all(state.job().id()),
                 facts.of(state.job()),
                 inside.seen(state),
-                ends.usuallyFound(state.job().revisionId()),
-                runs.pausedSince(state.job().id()));
+                ends.usuallyFound(state.job().revisionId()));
     }
 
     JobFacts facts(BenchState state) {

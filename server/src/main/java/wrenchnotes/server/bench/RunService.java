@@ -125,6 +125,9 @@ public class RunService {
 
     /** Whether the unit was closed for good in this stay. */
     private boolean again(BenchState state) {
+        if (state.runs().all().isEmpty()) {
+            return false;
+        }
         JobFacts facts = benches.facts(state);
         return facts.lastIn().isPresent()
                 && facts.closed()

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
@@ -24,12 +23,16 @@ class RunStore {
      * @param targets components to reach; none for the whole of it
      * @param route ids of the steps to do, in order; none for all of the notes in theirs
      * @param leftOffSince since when the unit was without power, if a caution asked for it
+     * @param skipped steps passed over
+     * @param pausedSince empty unless the clock stands still
      * @param rework why a unit that was closed for good was opened again; empty on a first run and after a closing for now
      */
     record Run(
             long id,
             List<Long> targets,
             List<String> route,
+            Set<String> skipped,
+            Optional<Instant> pausedSince,
             Optional<Instant> leftOffSince,
             Optional<Rework> rework,
             String words,
@@ -49,6 +52,8 @@ class RunStore {
     List<Run> runs(long job) {
         return jdbc.sql("""
                         SELECT run.id, targets, route, left_off_since, rework, words, started_at, closing_id,
+                               (SELECT json_group_array(DISTINCT step) FROM skip WHERE run_id = run.id) AS skipped,
+                               (SELECT from_at FROM pause WHERE pause.job_id = run.job_id AND to_at IS NULL) AS paused_since,
                                person.name AS started_by
                         FROM run JOIN person ON person.id = started_by
                         WHERE job_id = :job
@@ -57,8 +62,10 @@ class RunStore {
                 .param("job", job)
                 .query((row, n) -> new Run(
                         row.getLong("id"),
-                        json.readValue(row.getString("targets"), TARGETS),
-                        json.readValue(row.getString("route"), ROUTE),
+                        list(row.getString("targets"), TARGETS),
+                        list(row.getString("route"), ROUTE),
+                        Set.copyOf(list(row.getString("skipped"), ROUTE)),
+                        Sql.when(row, "paused_since"),
                         Sql.when(row, "left_off_since"),
                         Optional.ofNullable(row.getString("rework")).map(Rework::valueOf),
                         row.getString("words"),
@@ -66,6 +73,11 @@ class RunStore {
                         row.getString("started_by"),
                         Sql.id(row, "closing_id")))
                 .list();
+    }
+
+    /** Most lists are empty. */
+    private <T> List<T> list(String text, TypeReference<List<T>> type) {
+        return text.equals("[]") ? List.of() : json.readValue(text, type);
     }
 
     long add(By by, long job, List<Long> targets, List<String> route, Optional<Rework> rework, String words) {
@@ -104,15 +116,6 @@ class RunStore {
                 .update();
     }
 
-    Set<String> skipped(long run) {
-        return jdbc
-                .sql("SELECT DISTINCT step FROM skip WHERE run_id = :run")
-                .param("run", run)
-                .query(String.class)
-                .stream()
-                .collect(Collectors.toSet());
-    }
-
     void skip(By by, long job, long run, String step, String reason) {
         jdbc.sql("""
                         INSERT INTO skip (job_id, run_id, step, reason, at, by)
@@ -125,13 +128,6 @@ class RunStore {
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();
-    }
-
-    Optional<Instant> pausedSince(long job) {
-        return jdbc.sql("SELECT from_at FROM pause WHERE job_id = :job AND to_at IS NULL")
-                .param("job", job)
-                .query((row, n) -> Sql.instant(row, "from_at"))
-                .optional();
     }
 
     void pause(By by, long job) {

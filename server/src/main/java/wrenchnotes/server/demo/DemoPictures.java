@@ -8,12 +8,10 @@ import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
 import java.awt.geom.RoundRectangle2D;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import javax.imageio.ImageIO;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Spot;
@@ -52,7 +50,7 @@ final class DemoPictures {
             marks.add(new Photo.Mark(Photo.MarkKind.CAUTION, new Spot(0.5, 0.5), shortened(step.caution())));
         }
         brush.dispose();
-        Picture picture = Picture.of(png(image));
+        Picture picture = drawn(image);
         return new Drawn(picture, new Photo(picture.hash(), "Before it is begun", marks));
     }
 
@@ -76,7 +74,7 @@ final class DemoPictures {
             brush.draw(new Line2D.Double(200, 420 + rib * 26.0, 760, 420 + rib * 26.0));
         }
         brush.dispose();
-        Picture picture = Picture.of(png(image));
+        Picture picture = drawn(image);
         return new Drawn(
                 picture,
                 new Photo(
@@ -153,13 +151,11 @@ final class DemoPictures {
         return words.length() <= 120 ? words : words.substring(0, 119) + "…";
     }
 
-    private static byte[] png(BufferedImage image) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
+    private static Picture drawn(BufferedImage image) {
         try {
-            ImageIO.write(image, "png", out);
+            return Picture.drawn(image);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return out.toByteArray();
     }
 }

@@ -1,5 +1,6 @@
 package wrenchnotes.server.photo;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -44,26 +45,30 @@ public record Picture(String hash, int width, int height, byte[] jpeg) {
         }
         try {
             refuseTooMany(file);
-            ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
-            var image = Thumbnails.of(new ByteArrayInputStream(file))
+            return drawn(Thumbnails.of(new ByteArrayInputStream(file))
                     .useExifOrientation(true)
                     .scale(1)
-                    .imageType(java.awt.image.BufferedImage.TYPE_INT_RGB)
-                    .asBufferedImage();
-            double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(image.getWidth(), image.getHeight()));
-            Thumbnails.of(image)
-                    .scale(scale)
-                    .outputFormat("jpg")
-                    .outputQuality(0.85)
-                    .toOutputStream(jpeg);
-            return new Picture(
-                    sha256(jpeg.toByteArray()),
-                    Math.max(1, (int) Math.round(image.getWidth() * scale)),
-                    Math.max(1, (int) Math.round(image.getHeight() * scale)),
-                    jpeg.toByteArray());
+                    .imageType(BufferedImage.TYPE_INT_RGB)
+                    .asBufferedImage());
         } catch (IOException | IllegalArgumentException e) {
             throw new Invalid("photo", "This file is no picture that can be read here: take JPEG, PNG or GIF");
         }
+    }
+
+    /** A picture that was drawn here, or read: as it is kept, no larger than the screen needs. */
+    public static Picture drawn(BufferedImage image) throws IOException {
+        ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+        double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(image.getWidth(), image.getHeight()));
+        Thumbnails.of(image)
+                .scale(scale)
+                .outputFormat("jpg")
+                .outputQuality(0.85)
+                .toOutputStream(jpeg);
+        return new Picture(
+                sha256(jpeg.toByteArray()),
+                Math.max(1, (int) Math.round(image.getWidth() * scale)),
+                Math.max(1, (int) Math.round(image.getHeight() * scale)),
+                jpeg.toByteArray());
     }
 
     /**

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { Act, KeyCap } from '../parts/Buttons';
-import type { MainKey, MoreKey } from './StepPanel';
+import type { MainKey, MoreKey } from './moreKeys';
 
 /** The keys of the bench: one large, some beside it, and the seldom ones small below. */
 export function PanelKeys({ main, more }: { main?: MainKey; more: MoreKey[] }) {

@@ -1,28 +1,21 @@
 import { Box } from '@chakra-ui/react';
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { type Key, useKeys } from '../app/keys';
-import { CheckForm } from '../job/CheckForm';
 import { Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
 import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
-import { FoundOtherwise } from './FoundOtherwise';
 import { countWords, inAccount } from './heaps';
-import { NotAllBack } from './NotAllBack';
-import { NoteForm } from './NoteForm';
-import { NotesAreWrong } from './NotesAreWrong';
+import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
-import { OpenEnds } from './OpenEnds';
+import { PanelForm } from './PanelForm';
 import { PanelKeys } from './PanelKeys';
 import type { Bench, Press } from './press';
-import { Question } from './Question';
 import { StartPanel } from './StartPanel';
 import { StepWords } from './StepWords';
-import { TurnForm } from './TurnForm';
 import { WaitPanel } from './WaitPanel';
-import { WhatIsIt } from './WhatIsIt';
 import { WhichVariant } from './WhichVariant';
 
 type Step = Schemas['StepView'];
@@ -40,7 +33,7 @@ export type Form =
   | 'turn'
   | 'again';
 
-type Props = {
+export type Props = {
   bench: Bench;
   way: Way;
   /** sub-assemblies that are not gone into */
@@ -176,7 +169,7 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
     : closable
       ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
       : undefined;
-  const more = keys({
+  const more = moreKeys({
     bench,
     way,
     step,
@@ -190,79 +183,6 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
     press,
     busy,
   });
-  const body = (): ReactNode => {
-    switch (form) {
-      case 'check':
-        return (
-          <Paper>
-            <CheckForm
-              job={bench.jobId}
-              stage={bench.closed ? 'AFTER_CLOSING' : 'BEFORE_CLOSING'}
-              planned={bench.gate.planned}
-              done={leave}
-            />
-          </Paper>
-        );
-      case 'note':
-        return <NoteForm press={press} busy={busy} leave={leave} />;
-      case 'screw':
-        return <WhatIsIt bench={bench} press={press} busy={busy} leave={leave} />;
-      case 'ends':
-        return <OpenEnds bench={bench} press={press} busy={busy} leave={leave} />;
-      case 'turn':
-        return <TurnForm bench={bench} press={press} busy={busy} leave={leave} />;
-      case 'forNow':
-        return (
-          <Question
-            title="Closed for now, until when or what?"
-            usual={['the owner needs it until the part comes', 'the part is on its way']}
-            go="Close it for now"
-            busy={busy}
-            leave={leave}
-            enter={(reason) => press({ act: 'closeForNow', reason })}
-          />
-        );
-      case 'skip':
-        return (
-          step && (
-            <Question
-              title={`Skip "${step.title}": why?`}
-              usual={['not needed for this', 'done already by somebody else', 'stuck: another way is tried']}
-              go="Skip it"
-              busy={busy}
-              leave={leave}
-              enter={(reason) => press({ act: 'skip', step: step.id, reason })}
-            />
-          )
-        );
-      case 'wrong':
-        return step && <NotesAreWrong bench={bench} step={step} done={leave} />;
-      case 'otherwise':
-        return (
-          step &&
-          (way === 'IN' ? (
-            <FoundOtherwise
-              step={step}
-              busy={busy}
-              leave={leave}
-              enter={(found, basis) =>
-                press({ act: 'in', step: step.id, said: { found, basis, acknowledged: bench.waits?.over } })
-              }
-            />
-          ) : (
-            <NotAllBack
-              job={bench.jobId}
-              step={step}
-              busy={busy}
-              leave={leave}
-              enter={(settled) => press({ act: 'out', step: step.id, settled })}
-            />
-          ))
-        );
-      default:
-        return null;
-    }
-  };
   useKeys([
     ...(main && !form ? [{ key: main.key, label: main.words, act: main.act, off: main.off }] : []),
     ...more.map(
@@ -276,7 +196,9 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
       ) : (
         !step && !form && <EndOfWay bench={bench} way={way} press={press} busy={busy} />
       )}
-      {form && <Box>{body()}</Box>}
+      {form && (
+        <PanelForm form={form} bench={bench} way={way} step={step} press={press} busy={busy} leave={leave} />
+      )}
       {!form && way === 'IN' && step && bench.waits && (
         <WaitPanel wait={bench.waits} busy={busy} off={(since) => press({ act: 'leftOff', since })} />
       )}
@@ -320,91 +242,5 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
 function owes(thing: Schemas['ThingView']): boolean {
   return (['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW'] as const).some(
     (account) => inAccount(thing, account) > 0,
-  );
-}
-
-export type MainKey = { key: string; words: string; act: () => void; off: boolean };
-export type MoreKey = MainKey & { small?: boolean };
-
-/** What else can be done now, each with its key. */
-function keys({
-  bench,
-  way,
-  step,
-  others,
-  canTurn,
-  closable,
-  other,
-  setForm,
-  turn,
-  choose,
-  press,
-  busy,
-}: {
-  canTurn: boolean;
-  closable: boolean;
-  other: Way;
-  setForm: (form: Form) => void;
-} & Pick<Props, 'bench' | 'way' | 'step' | 'others' | 'turn' | 'choose' | 'press' | 'busy'>): MoreKey[] {
-  const opened = bench.lastIn !== undefined && !bench.closed;
-  const all: (MoreKey | false | undefined)[] = [
-    step && {
-      key: 'X',
-      words: way === 'IN' ? 'Not as the notes say' : 'Not all of it back',
-      act: () => setForm('otherwise'),
-      off: false,
-    },
-    ...others.map((one, n) => ({
-      key: n === 0 ? 'O' : '',
-      words: `Or: ${one.title}`,
-      act: () => choose(one.id),
-      off: false,
-    })),
-    bench.canStepBack && { key: 'U', words: 'Take that back', act: () => press({ act: 'back' }), off: busy },
-    canTurn && {
-      key: 'T',
-      words: way === 'IN' ? 'Turn round: way out' : 'Turn round: way in',
-      act: () => turn(other),
-      off: false,
-    },
-    opened && { key: 'K', words: 'Check it', act: () => setForm('check'), off: false },
-    closable && { key: 'I', words: 'Close for now', act: () => setForm('forNow'), off: false },
-    way === 'IN' && step && { key: 'S', words: 'skip', act: () => setForm('skip'), off: false, small: true },
-    way === 'IN' &&
-      bench.steps.length > 0 && {
-        key: 'A',
-        words: 'elsewhere',
-        act: () => setForm('turn'),
-        off: false,
-        small: true,
-      },
-    step && { key: 'N', words: 'notes wrong', act: () => setForm('wrong'), off: false, small: true },
-    { key: 'J', words: 'note', act: () => setForm('note'), off: false, small: true },
-    opened && {
-      key: 'W',
-      words: 'which screw?',
-      act: () => setForm('screw'),
-      off: false,
-      small: true,
-    },
-    opened && { key: 'E', words: 'open ends', act: () => setForm('ends'), off: false, small: true },
-    bench.steps.length > 0 && {
-      key: 'G',
-      words: 'paper mat',
-      act: () => window.open(`/bench/${bench.jobId}/mat`, '_blank', 'noopener'),
-      off: false,
-      small: true,
-    },
-    { key: 'P', words: 'pause', act: () => press({ act: 'pause' }), off: busy, small: true },
-  ];
-  // While a press is on its way nothing else is opened: its answer would take it away again.
-  return all.filter((one): one is MoreKey => !!one).map((one) => ({ ...one, off: one.off || busy }));
-}
-
-function Paper({ children }: { children: ReactNode }) {
-  return (
-    <Box bg="card" color="ink" borderRadius="sm" p="12px" data-paper="">
-      {children}
-    </Box>
   );
 }

@@ -1,14 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { sideWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
-import { Pick, Row, Text, Words } from '../parts/Fields';
-import { Trouble } from '../parts/States';
+import { Row, Text, Words } from '../parts/Fields';
+import { Exposes } from './Exposes';
 import { FastenerRow } from './FastenerRow';
 import { newId } from './newId';
 import { StepPhotos } from './StepPhotos';
+import { OtherWays, WayBack } from './StepWays';
+import { toggled } from './toggled';
 
 type Step = Schemas['Step'];
 
@@ -206,97 +206,6 @@ export function StepForm({
   );
 }
 
-type Part = { step: Step; set: (part: Partial<Step>) => void };
-
-function WayBack({ step, others, set }: Part & { others: Step[] }) {
-  return (
-    <Row name="Before, after">
-      <Text
-        label="What must be so before it is begun"
-        compact
-        placeholder="drawer open before the power is pulled"
-        value={step.mustBeTrue}
-        onChange={(event) => set({ mustBeTrue: event.target.value })}
-      />
-      <Text
-        label="To remember on the way back"
-        compact
-        placeholder="belt flat, not twisted"
-        value={step.closeUp}
-        onChange={(event) => set({ closeUp: event.target.value })}
-      />
-      <Box display="grid" gridTemplateColumns="1fr 130px" gap="8px">
-        <Pick
-          label="Goes back only after"
-          compact
-          value={step.backAfter[0] ?? ''}
-          onChange={(event) => set({ backAfter: event.target.value ? [event.target.value] : [] })}
-        >
-          <option value="">the plain reverse is right</option>
-          {others.map((other) => (
-            <option key={other.id} value={other.id}>
-              {other.title}
-            </option>
-          ))}
-        </Pick>
-        <Text
-          label="Hours left off"
-          compact
-          type="number"
-          min={0}
-          max={240}
-          value={step.waitHours}
-          onChange={(event) => set({ waitHours: Number(event.target.value) })}
-        />
-      </Box>
-    </Row>
-  );
-}
-
-/** Several steps that do the same carry one group name; this one's price tells them apart. */
-function OtherWays({ step, groups, set }: Part & { groups: string[] }) {
-  return (
-    <Row name="Other ways">
-      <Box display="grid" gridTemplateColumns="1fr 130px" gap="8px">
-        <Text
-          label="Does the same as others called"
-          compact
-          list="ways"
-          placeholder="empty: the only way"
-          value={step.insteadOf}
-          onChange={(event) => set({ insteadOf: event.target.value })}
-        />
-        <Text
-          label="Parts it costs"
-          compact
-          type="number"
-          min={0}
-          step={0.01}
-          value={step.partsMinor / 100}
-          onChange={(event) => set({ partsMinor: Math.round(Number(event.target.value) * 100) })}
-        />
-      </Box>
-      <datalist id="ways">
-        {groups.map((group) => (
-          <option key={group} value={group} />
-        ))}
-      </datalist>
-      <Box display="flex" gap="6px" mt="6px">
-        <Chip on={step.reversible} onClick={() => set({ reversible: true })}>
-          can be undone
-        </Chip>
-        <Chip on={!step.reversible} onClick={() => set({ reversible: false })}>
-          breaks something for good
-        </Chip>
-      </Box>
-    </Row>
-  );
-}
-
-function toggled<T>(all: T[], one: T): T[] {
-  return all.includes(one) ? all.filter((other) => other !== one) : [...all, one];
-}
-
 function ThingRow({
   name,
   label,
@@ -319,63 +228,6 @@ function ThingRow({
       <Act look="quiet" aria-label={`Remove ${name} ${label}`} onClick={remove}>
         remove
       </Act>
-    </Box>
-  );
-}
-
-function Exposes({
-  step,
-  model,
-  components,
-  set,
-}: {
-  step: Step;
-  model: number;
-  components: Schemas['ModelComponent'][];
-  set: (part: Partial<Step>) => void;
-}) {
-  const client = useQueryClient();
-  const [name, setName] = useState('');
-  const add = useMutation({
-    mutationFn: () =>
-      answer(api.POST('/api/models/{model}/components', { params: { path: { model } }, body: { name } })),
-    onSuccess: async (added) => {
-      await client.invalidateQueries({ queryKey: ['model', model] });
-      set({ exposes: [...step.exposes.filter((one) => one !== added.id), added.id] });
-      setName('');
-    },
-  });
-  return (
-    <Box display="flex" gap="6px" flexWrap="wrap">
-      {components.map((component) => (
-        <Chip
-          key={component.id}
-          on={step.exposes.includes(component.id)}
-          onClick={() => set({ exposes: toggled(step.exposes, component.id) })}
-        >
-          {component.name}
-        </Chip>
-      ))}
-      <chakra.input
-        aria-label="Another component"
-        placeholder="another component, Enter"
-        value={name}
-        w="210px"
-        px="6px"
-        minH="34px"
-        border="1px dashed"
-        borderColor="#8B8771"
-        borderRadius="sm"
-        bg="white"
-        onChange={(event) => setName(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && name.trim()) {
-            event.preventDefault();
-            add.mutate();
-          }
-        }}
-      />
-      <Trouble error={add.error} />
     </Box>
   );
 }

@@ -9,6 +9,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Basis;
+import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.Move;
+import wrenchnotes.server.teardown.NotesStore;
 
 class DemoShopTest {
 
@@ -41,6 +46,48 @@ class DemoShopTest {
                 .isEqualTo("ok");
         assertThat(jdbc.sql("PRAGMA foreign_key_check").query((row, n) -> n).list())
                 .isEmpty();
+    }
+
+    /** Every job's entries, in their order, through the core's own ledger: at each closing for good it balances. */
+    @Test
+    void noUnitWasEverClosedWithSomethingMissing() {
+        JdbcClient jdbc = SHOP.bean(JdbcClient.class);
+        NotesStore notes = SHOP.bean(NotesStore.class);
+        List<long[]> closings = jdbc.sql("""
+                        SELECT closing.job_id, closing.at, teardown_id
+                        FROM closing JOIN job ON job.id = closing.job_id
+                        WHERE for_now IS NULL
+                        """)
+                .query((row, n) -> new long[] {row.getLong(1), row.getLong(2), row.getLong(3)})
+                .list();
+        assertThat(closings).hasSizeGreaterThan(200);
+        for (long[] closing : closings) {
+            List<Move> moves = jdbc.sql("""
+                            SELECT thing, from_account, to_account, count, reason, basis
+                            FROM ledger_entry
+                            WHERE job_id = :job AND at <= :at
+                            ORDER BY id
+                            """)
+                    .param("job", closing[0])
+                    .param("at", closing[1])
+                    .query((row, n) -> new Move(
+                            row.getString("thing"),
+                            Account.valueOf(row.getString("from_account")),
+                            Account.valueOf(row.getString("to_account")),
+                            row.getInt("count"),
+                            row.getString("reason"),
+                            Basis.valueOf(row.getString("basis"))))
+                    .list();
+            Ledger ledger = Ledger.replayed(notes.version(closing[2]).teardown().things(), moves);
+            assertThat(ledger.unsettled()).as("job " + closing[0]).isEmpty();
+        }
+        // What was opened was begun with a run, and no run is older than its first step.
+        assertThat(count(jdbc, "step_entry WHERE job_id NOT IN (SELECT job_id FROM run)"))
+                .isZero();
+        assertThat(count(
+                        jdbc,
+                        "run WHERE started_at > (SELECT MIN(at) FROM step_entry WHERE step_entry.job_id = run.job_id)"))
+                .isZero();
     }
 
     @Test

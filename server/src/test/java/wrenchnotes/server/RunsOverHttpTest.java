@@ -16,7 +16,9 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import wrenchnotes.server.teardown.Assembly;
 
 /** Runs of a bench over HTTP: begun, turned, held by a caution, ended for now and for good, opened again. */
 class RunsOverHttpTest {
@@ -284,6 +286,114 @@ class RunsOverHttpTest {
                 plugs.isEmpty() ? List.of() : List.of(plugs.split(", ")),
                 "pieces",
                 List.of());
+    }
+
+    /** Whatever is pressed, it was pressed on some sight of the bench: an older one is refused, and nothing is done. */
+    @Test
+    void everyPressSaysWhatItHasSeenAndAnOlderSightDoesNothing() {
+        long job = shop.takenIn();
+        shop.in(job, "lid");
+        String bench = "/api/jobs/" + job + "/bench";
+        long now = client.get(bench).body().get("version").asLong();
+        int told = client.get("/api/jobs/" + job).body().get("story").size();
+        Map<String, Object> presses = body(
+                "start",
+                start(true, List.of(), null),
+                "turn",
+                body("targets", List.of()),
+                "left-off",
+                body("since", "2026-01-01T00:00:00Z"),
+                "steps/deck/in",
+                body("found", List.of()),
+                "steps/lid/out",
+                body("settled", List.of()),
+                "steps/deck/skip",
+                body("reason", "not needed"),
+                "back",
+                "",
+                "pause",
+                "",
+                "go-on",
+                "",
+                "notes",
+                body("words", "a remark"),
+                "moves",
+                body("thing", "case", "from", "TRAY", "to", "LOST", "count", 1, "reason", ""),
+                "fitted",
+                body("component", shop.belt, "revision", shop.revision),
+                "temporary",
+                body("words", "magnet"),
+                "temporary/1/right",
+                "",
+                "fragments",
+                body("what", "teeth", "expected", 2, "found", 0, "explained", ""),
+                "fragments/1",
+                body("found", 1, "explained", ""),
+                "looked",
+                body("component", shop.belt),
+                "came-off",
+                cameOff("Cover", 2, ""),
+                "close",
+                "",
+                "close-for-now",
+                body("reason", "needed tonight"));
+        presses.forEach((act, said) -> {
+            assertThat(client.post(bench + "/" + act, said).status())
+                    .as(act + " without a version")
+                    .isEqualTo(428);
+            Client.Answer older = client.post(bench + "/" + act, said, Map.of("If-Match", "\"" + (now - 1) + "\""));
+            assertThat(older.status()).as(act + " on an older sight").isEqualTo(412);
+            assertThat(older.detail()).contains("changed by somebody else meanwhile");
+        });
+        assertThat(client.get(bench).body().get("version").asLong()).isEqualTo(now);
+        assertThat(client.get("/api/jobs/" + job).body().get("story").size()).isEqualTo(told);
+        // On the sight as it is now, one press counts once however often it is sent.
+        Map<String, String> once = Map.of("If-Match", "\"" + now + "\"", "Idempotency-Key", "press-" + job);
+        for (int sent = 0; sent < 3; sent++) {
+            assertThat(client.post(bench + "/steps/deck/in", body("found", List.of()), once)
+                            .status())
+                    .isEqualTo(200);
+        }
+        assertThat(client.get(bench).body().get("version").asLong()).isEqualTo(now + 1);
+    }
+
+    /** Entries with known times, as the bench would have made them: what the plans learn from is what was worked. */
+    @Test
+    void minutesAreMeasuredFromTheBeginningOfTheRunWithPausesLeftOut() {
+        long job = shop.takenIn();
+        shop.start(job);
+        shop.in(job, "lid");
+        shop.in(job, "deck");
+        JdbcClient jdbc = SHOP.bean(JdbcClient.class);
+        long noon = Instant.parse("2026-03-02T12:00:00Z").toEpochMilli();
+        jdbc.sql("UPDATE run SET started_at = :at WHERE job_id = :job")
+                .param("at", noon)
+                .param("job", job)
+                .update();
+        at(jdbc, job, "lid", noon + 5 * MINUTE);
+        at(jdbc, job, "deck", noon + 21 * MINUTE);
+        jdbc.sql("INSERT INTO pause (job_id, from_at, to_at, by) VALUES (:job, :from, :to, 1)")
+                .param("job", job)
+                .param("from", noon + 7 * MINUTE)
+                .param("to", noon + 17 * MINUTE)
+                .update();
+        Map<String, List<Double>> times = SHOP.bean(Assembly.class).times(shop.revision, List.of());
+        assertThat(times).containsOnly(Map.entry("lid", List.of(5.0)), Map.entry("deck", List.of(6.0)));
+        // A step that was taken back says nothing, nor does one that took until the next day.
+        client.bench(job, "back", "");
+        assertThat(SHOP.bean(Assembly.class).times(shop.revision, List.of())).containsOnlyKeys("lid");
+        at(jdbc, job, "lid", noon + 600 * MINUTE);
+        assertThat(SHOP.bean(Assembly.class).times(shop.revision, List.of())).isEmpty();
+    }
+
+    private static final long MINUTE = 60_000;
+
+    private static void at(JdbcClient jdbc, long job, String step, long time) {
+        jdbc.sql("UPDATE step_entry SET at = :at WHERE job_id = :job AND step = :step AND direction = 'IN'")
+                .param("at", time)
+                .param("job", job)
+                .param("step", step)
+                .update();
     }
 
     /** Read back by a library that knows iCalendar (published: RFC 5545), not by us. */

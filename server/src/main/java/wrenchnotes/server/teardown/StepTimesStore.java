@@ -12,18 +12,22 @@ import org.springframework.stereotype.Component;
 public class StepTimesStore {
 
     /**
-     * From one step in to the next in the same job, newest first, pauses left out. A gap of more than an hour is another
-     * day and says nothing; neither does a step that was taken back.
+     * From one step in to the next in the same job, or from the beginning of the run, newest first, pauses left out. A gap
+     * of more than an hour is another day and says nothing; neither does a step that was taken back.
      */
     public static final String TIMES = """
             SELECT step, minutes
             FROM (SELECT entry.step, entry.direction, entry.undoes, entry.id, entry.job_id,
-                         (entry.at - LAG(entry.at) OVER in_turn - (
+                         (entry.at - MAX(
+                             COALESCE(LAG(entry.at) OVER in_turn, 0),
+                             COALESCE((SELECT MAX(started_at) FROM run
+                                       WHERE run.job_id = entry.job_id AND started_at <= entry.at), 0)
+                         ) - (
                              SELECT COALESCE(SUM(MIN(COALESCE(to_at, entry.at), entry.at) - from_at), 0)
                              FROM pause
                              WHERE pause.job_id = entry.job_id AND from_at < entry.at
-                               AND from_at >= (SELECT MAX(earlier.at) FROM step_entry AS earlier
-                                               WHERE earlier.job_id = entry.job_id AND earlier.id < entry.id)
+                               AND from_at >= COALESCE((SELECT MAX(earlier.at) FROM step_entry AS earlier
+                                                        WHERE earlier.job_id = entry.job_id AND earlier.id < entry.id), 0)
                          )) / 60000.0 AS minutes
                   FROM step_entry AS entry
                   JOIN job ON job.id = entry.job_id

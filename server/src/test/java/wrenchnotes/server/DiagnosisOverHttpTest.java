@@ -1,0 +1,100 @@
+package wrenchnotes.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static wrenchnotes.server.Client.body;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** Odds of a model that is sent along. */
+class DiagnosisOverHttpTest {
+
+    @RegisterExtension
+    static final RunningShop SHOP = RunningShop.empty();
+
+    private static Client client;
+
+    @BeforeAll
+    static void aLead() {
+        client = SHOP.client().asFirstLead();
+    }
+
+    /**
+     * Two causes of one symptom, by hand: belt 0.2 causes it in 0.9, motor 0.1 in 0.5, leak 0.1. The four sets weigh
+     * 0.8·0.9·0.1 = 0.072, 0.2·0.9·0.91 = 0.1638, 0.8·0.1·0.55 = 0.044 and 0.2·0.1·0.955 = 0.0191; together 0.2989.
+     */
+    @Test
+    void theOddsOfAModelThatIsSentAlong() {
+        JsonNode odds = client.post("/api/diagnosis/odds", model(List.of("slow"), List.of()))
+                .body();
+        assertThat(probability(odds, 0)).isCloseTo((0.1638 + 0.0191) / 0.2989, within(1e-9));
+        assertThat(probability(odds, 1)).isCloseTo((0.044 + 0.0191) / 0.2989, within(1e-9));
+        assertThat(odds.get("leftOut").asDouble()).isZero();
+        JsonNode likeliest = odds.get("sets").get(0);
+        assertThat(likeliest.get("faults").values())
+                .extracting(JsonNode::asString)
+                .containsExactly("belt");
+        assertThat(likeliest.get("probability").asDouble()).isCloseTo(0.1638 / 0.2989, within(1e-9));
+        assertThat(odds.get("sets").values().stream()
+                        .mapToDouble(set -> set.get("probability").asDouble())
+                        .sum())
+                .isCloseTo(1, within(1e-9));
+        JsonNode absent = client.post("/api/diagnosis/odds", model(List.of(), List.of("slow")))
+                .body();
+        assertThat(probability(absent, 0)).isLessThan(0.2);
+    }
+
+    @Test
+    void aModelThatDoesNotHoldTogetherIsRefusedByItsField() {
+        assertThat(client.post("/api/diagnosis/odds", model(List.of("slow"), List.of("slow")))
+                        .field())
+                .isEqualTo("absent");
+        assertThat(client.post("/api/diagnosis/odds", model(List.of("loud"), List.of()))
+                        .field())
+                .isEqualTo("present");
+        assertThat(client.post(
+                                "/api/diagnosis/odds",
+                                body(
+                                        "faults",
+                                        List.of(Map.of("id", "belt", "prior", 1.5)),
+                                        "symptoms",
+                                        List.of(),
+                                        "present",
+                                        List.of(),
+                                        "absent",
+                                        List.of()))
+                        .field())
+                .endsWith("prior");
+        assertThat(new Client(SHOP.url())
+                        .post("/api/diagnosis/odds", model(List.of(), List.of()))
+                        .status())
+                .isIn(401, 403);
+    }
+
+    private static double probability(JsonNode odds, int fault) {
+        return odds.get("faults").get(fault).get("probability").asDouble();
+    }
+
+    private static Map<String, Object> model(List<String> present, List<String> absent) {
+        return body(
+                "faults",
+                List.of(Map.of("id", "belt", "prior", 0.2), Map.of("id", "motor", "prior", 0.1)),
+                "symptoms",
+                List.of(Map.of(
+                        "id",
+                        "slow",
+                        "leak",
+                        0.1,
+                        "causes",
+                        List.of(Map.of("fault", "belt", "strength", 0.9), Map.of("fault", "motor", "strength", 0.5)))),
+                "present",
+                present,
+                "absent",
+                absent);
+    }
+}

@@ -1,0 +1,103 @@
+package wrenchnotes.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.SingleConnectionDataSource;
+
+/** A shop that has worked for a while is brought up to date: nothing of its books is lost, and what lies open goes on. */
+class MigrationTest {
+
+    @TempDir
+    Path data;
+
+    private SingleConnectionDataSource file;
+    private JdbcClient jdbc;
+
+    @BeforeEach
+    void aFile() {
+        file = new SingleConnectionDataSource("jdbc:sqlite:" + data.resolve("shop.sqlite") + "?foreign_keys=on", true);
+        jdbc = JdbcClient.create(file);
+    }
+
+    private void migrate(String to) {
+        Flyway.configure().dataSource(file).target(to).load().migrate();
+    }
+
+    @Test
+    void theLedgerIsRebuiltWithAllItsEntriesAndOpenUnitsHaveTheirRun() {
+        migrate("5");
+        aShopThatWorks();
+        List<Map<String, Object>> before = entries();
+        assertThat(before).hasSize(4);
+        migrate("latest");
+        assertThat(entries()).isEqualTo(before);
+        assertThat(jdbc.sql("SELECT DISTINCT basis FROM ledger_entry")
+                        .query(String.class)
+                        .list())
+                .containsExactly("COUNTED");
+        // The unit that lies open has a run to go on with; the one that was closed has none.
+        assertThat(jdbc.sql("SELECT job_id FROM run WHERE closing_id IS NULL")
+                        .query(Long.class)
+                        .list())
+                .containsExactly(2L);
+        assertThat(jdbc.sql("SELECT for_now FROM closing").query(String.class).list())
+                .containsExactly((String) null);
+        assertThat(jdbc.sql("PRAGMA foreign_key_check").query((row, n) -> n).list())
+                .isEmpty();
+        assertThat(jdbc.sql("PRAGMA integrity_check").query(String.class).single())
+                .isEqualTo("ok");
+        // The rebuilt table still guards itself, and knows the new accounts.
+        jdbc.sql(entry(2, "TRAY", "OUT_FOR_NOW")).update();
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> jdbc.sql(entry(2, "TRAY", "NOWHERE")).update())
+                .hasMessageContaining("CHECK constraint failed");
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> jdbc.sql(entry(77, "TRAY", "FITTED")).update())
+                .hasMessageContaining("FOREIGN KEY constraint failed");
+    }
+
+    private List<Map<String, Object>> entries() {
+        return jdbc.sql("""
+                        SELECT id, job_id, step_entry_id, thing, kind, from_account, to_account, count, reason, undoes, at, by
+                        FROM ledger_entry
+                        ORDER BY id
+                        """).query().listOfRows();
+    }
+
+    /** Two units: one opened and closed again, one with a step in that was taken back and done again. */
+    private void aShopThatWorks() {
+        for (String sql : List.of(
+                "INSERT INTO person (id, name, password_hash, role, made_at) VALUES (1, 'ragna', 'x', 'LEAD', 0)",
+                "INSERT INTO model (id, maker, name, kind) VALUES (1, 'Cormorant Works', 'Tide', 'PLAYER')",
+                "INSERT INTO revision (id, model_id, name) VALUES (1, 1, 'A')",
+                "INSERT INTO teardown (id, revision_id, number, steps, made_at, made_by) VALUES (1, 1, 1, '[]', 0, 1)",
+                "INSERT INTO unit (id, tag, revision_id, made_at) VALUES (1, 1, 1, 0), (2, 2, 1, 0)",
+                "INSERT INTO job (id, unit_id, revision_id, ownership, checked_in_at, checked_in_by, teardown_id)"
+                        + " VALUES (1, 1, 1, 'RESALE', 0, 1, 1), (2, 2, 1, 'RESALE', 0, 1, 1)",
+                "INSERT INTO step_entry (id, job_id, step, direction, undoes, at, by) VALUES"
+                        + " (1, 1, 'lid', 'IN', NULL, 1, 1), (2, 1, 'lid', 'OUT', NULL, 2, 1),"
+                        + " (3, 2, 'lid', 'IN', NULL, 3, 1), (4, 2, 'lid', 'OUT', 3, 4, 1), (5, 2, 'lid', 'IN', NULL, 5, 1)",
+                "INSERT INTO ledger_entry (id, job_id, step_entry_id, thing, kind, from_account, to_account, count, reason,"
+                        + " undoes, at, by) VALUES"
+                        + " (1, 1, 1, 'case', 'FASTENER', 'FITTED', 'TRAY', 4, '', NULL, 1, 1),"
+                        + " (2, 1, 2, 'case', 'FASTENER', 'TRAY', 'FITTED', 4, 'as made', NULL, 2, 1),"
+                        + " (3, 2, 3, 'case', 'FASTENER', 'FITTED', 'TRAY', 4, '', NULL, 3, 1),"
+                        + " (4, 2, 4, 'case', 'FASTENER', 'TRAY', 'FITTED', 4, '', 3, 4, 1)",
+                "INSERT INTO closing (id, job_id, at, by) VALUES (1, 1, 9, 1)")) {
+            jdbc.sql(sql).update();
+        }
+    }
+
+    private static String entry(long job, String from, String to) {
+        return "INSERT INTO ledger_entry (job_id, thing, kind, from_account, to_account, count, at, by) VALUES (%d, 'case', 'FASTENER', '%s', '%s', 1, 9, 1)"
+                .formatted(job, from, to);
+    }
+}

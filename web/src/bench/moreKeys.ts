@@ -1,0 +1,81 @@
+import type { Form, Props, Way } from './StepPanel';
+
+/** The large key of the panel. */
+export type MainKey = { key: string; words: string; act: () => void; off: boolean };
+/** @property small whether it is seldom needed */
+export type MoreKey = MainKey & { small?: boolean };
+
+/** What else can be done now, each with its key. */
+export function moreKeys({
+  bench,
+  way,
+  step,
+  others,
+  canTurn,
+  closable,
+  other,
+  setForm,
+  turn,
+  choose,
+  press,
+  busy,
+}: {
+  canTurn: boolean;
+  closable: boolean;
+  other: Way;
+  setForm: (form: Form) => void;
+} & Pick<Props, 'bench' | 'way' | 'step' | 'others' | 'turn' | 'choose' | 'press' | 'busy'>): MoreKey[] {
+  const opened = bench.lastIn !== undefined && !bench.closed;
+  const all: (MoreKey | false | undefined)[] = [
+    step && {
+      key: 'X',
+      words: way === 'IN' ? 'Not as the notes say' : 'Not all of it back',
+      act: () => setForm('otherwise'),
+      off: false,
+    },
+    ...others.map((one, n) => ({
+      key: n === 0 ? 'O' : '',
+      words: `Or: ${one.title}`,
+      act: () => choose(one.id),
+      off: false,
+    })),
+    bench.canStepBack && { key: 'U', words: 'Take that back', act: () => press({ act: 'back' }), off: busy },
+    canTurn && {
+      key: 'T',
+      words: way === 'IN' ? 'Turn round: way out' : 'Turn round: way in',
+      act: () => turn(other),
+      off: false,
+    },
+    opened && { key: 'K', words: 'Check it', act: () => setForm('check'), off: false },
+    closable && { key: 'I', words: 'Close for now', act: () => setForm('forNow'), off: false },
+    way === 'IN' && step && { key: 'S', words: 'skip', act: () => setForm('skip'), off: false, small: true },
+    way === 'IN' &&
+      bench.steps.length > 0 && {
+        key: 'A',
+        words: 'elsewhere',
+        act: () => setForm('turn'),
+        off: false,
+        small: true,
+      },
+    step && { key: 'N', words: 'notes wrong', act: () => setForm('wrong'), off: false, small: true },
+    { key: 'J', words: 'note', act: () => setForm('note'), off: false, small: true },
+    opened && {
+      key: 'W',
+      words: 'which screw?',
+      act: () => setForm('screw'),
+      off: false,
+      small: true,
+    },
+    opened && { key: 'E', words: 'open ends', act: () => setForm('ends'), off: false, small: true },
+    bench.steps.length > 0 && {
+      key: 'G',
+      words: 'paper mat',
+      act: () => window.open(`/bench/${bench.jobId}/mat`, '_blank', 'noopener'),
+      off: false,
+      small: true,
+    },
+    { key: 'P', words: 'pause', act: () => press({ act: 'pause' }), off: busy, small: true },
+  ];
+  // While a press is on its way nothing else is opened: its answer would take it away again.
+  return all.filter((one): one is MoreKey => !!one).map((one) => ({ ...one, off: one.off || busy }));
+}

@@ -111,16 +111,18 @@ export function StartPanel({
         <Act look="benchMain" minH="62px" fontSize="21px" keyName="Space" disabled={!ready} onClick={begin}>
           It is off and unplugged: begin
         </Act>
-        {first.length > 0 && (
-          <Act look="bench" minH="48px" keyName="M" onClick={() => setCounting(!counting)}>
-            {counting ? 'Counted' : 'Count what is missing on arrival'}
-          </Act>
-        )}
-        {!noting && (
-          <Act look="bench" minH="44px" keyName="J" onClick={() => setNoting(true)}>
-            Photograph it as it came, or note something
-          </Act>
-        )}
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="9px">
+          {first.length > 0 && (
+            <Act look="bench" minH="48px" keyName="M" onClick={() => setCounting(!counting)}>
+              {counting ? 'Counted' : 'Count what is missing'}
+            </Act>
+          )}
+          {!noting && (
+            <Act look="bench" minH="48px" keyName="J" onClick={() => setNoting(true)}>
+              Note or photo
+            </Act>
+          )}
+        </Box>
       </Box>
     </>
   );

@@ -114,7 +114,7 @@ class BenchIT {
 
     private void begunWithOneMissing() {
         window.says("Before the first step", "Drawer out, then unplug");
-        hands.act("m", "Count what is missing on arrival");
+        hands.act("m", "Count what is missing");
         hands.on(page.getByLabel("one more step-1, of 3"));
         window.assertAccessible();
         hands.act("Space", "It is off and unplugged: begin");

@@ -1,7 +1,9 @@
 package wrenchnotes.server.browser;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 
 /** Takes the pictures in docs/screenshots from a running demo shop: {@code make shots}. */
@@ -172,11 +174,11 @@ public final class Shots {
         page.navigate("/bench/" + page.evaluate(ONE_LOST));
         page.getByText("OUT ·").first().waitFor();
         while (page.getByText("Not yet").count() == 0) {
-            page.waitForTimeout(400);
-            com.microsoft.playwright.Locator went =
+            String where = page.getByText("OUT ·").first().innerText();
+            Locator went =
                     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("That is what went back"));
             if (went.count() > 0) {
-                com.microsoft.playwright.Locator more = page.getByLabel("one more back in");
+                Locator more = page.getByLabel("one more back in");
                 for (int at = 0; at < more.count(); at++) {
                     while (more.nth(at).isEnabled()) {
                         more.nth(at).click();
@@ -184,9 +186,11 @@ public final class Shots {
                 }
                 went.click();
             } else {
-                page.getByRole(AriaRole.CHECKBOX).all().forEach(com.microsoft.playwright.Locator::click);
+                page.locator("[role=checkbox][aria-checked=false]").all().forEach(Locator::click);
                 page.keyboard().press("Space");
             }
+            page.getByText(where, new Page.GetByTextOptions().setExact(true))
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
         }
         take("bench-gate");
     }

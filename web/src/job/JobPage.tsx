@@ -71,11 +71,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
         maxH={{ lg: 'calc(100vh - 48px)' }}
       >
         <Box display="flex" gap="14px" alignItems="center">
-          <Tag
-            text={job.tag}
-            size={22}
-            flag={sheet.status.words.includes('Closed for now') ? 'for now' : undefined}
-          />
+          <Tag text={job.tag} size={22} flag={sheet.forNow ? 'for now' : undefined} />
           <Box minW={0}>
             <chakra.h1>
               {job.model} {job.revision}
@@ -84,6 +80,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
               {job.owner ? job.owner.name : 'to be sold'}
               {job.owner && job.ownership === 'RESALE' && ', sold for them'}
               {job.owner?.contact && ` · ${job.owner.contact}`}
+              {sheet.rework > 0 && ` · opened again ${sheet.rework === 1 ? 'once' : `${sheet.rework} times`}`}
             </Box>
           </Box>
         </Box>

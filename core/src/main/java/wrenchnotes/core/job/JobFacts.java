@@ -48,15 +48,12 @@ public record JobFacts(
 
     /** What keeps the unit from being handed over; empty if nothing does. */
     public List<String> inTheWayOfHandover() {
-        return HandoverGate.reasons(
-                tally,
-                openSteps,
-                lastIn,
-                closed(),
-                closed() ? closedForNow : Optional.empty(),
-                unchecked(),
-                checks,
-                outcome);
+        return HandoverGate.reasons(tally, openSteps, lastIn, closed(), standsForNow(), unchecked(), checks, outcome);
+    }
+
+    /** Why the unit is closed for now only; empty if it is open, or closed for good. */
+    public Optional<String> standsForNow() {
+        return lastIn.isPresent() && closed() ? closedForNow : Optional.empty();
     }
 
     /** What the plan says to be tested after closing and was not. */

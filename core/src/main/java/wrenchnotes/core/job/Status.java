@@ -41,7 +41,7 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
                     Standing.TO_CLOSE,
                     facts.tally().balances() ? "Back together: close it up" : "Back together, but " + missing(facts));
         }
-        if (facts.closedForNow().isPresent()) {
+        if (facts.standsForNow().isPresent()) {
             return says(Standing.CLOSED_FOR_NOW, forNow(facts));
         }
         Optional<Check> failure = facts.checks().standingFailure();
@@ -81,7 +81,7 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
     }
 
     private static String openToo(JobFacts facts) {
-        if (facts.closed() && facts.lastIn().isPresent() && facts.closedForNow().isPresent()) {
+        if (facts.standsForNow().isPresent()) {
             return ". " + forNow(facts);
         }
         return facts.tally().inTray() > 0 ? " (" + facts.tally().words() + " off)" : "";
@@ -91,7 +91,7 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
     private static String forNow(JobFacts facts) {
         int out = facts.tally().forNow();
         return "Closed for now" + (out > 0 ? ", " + Words.count(out, "thing", "things") + " left out" : "") + ": "
-                + facts.closedForNow().orElseThrow();
+                + facts.standsForNow().orElseThrow();
     }
 
     private static String missing(JobFacts facts) {

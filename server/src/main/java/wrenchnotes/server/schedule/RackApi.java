@@ -110,7 +110,7 @@ public class RackApi {
                 noticed.isEmpty() ? job.complaint() : noticed,
                 pickup.status(),
                 !facts.closed(),
-                facts.closed() && facts.closedForNow().isPresent(),
+                facts.standsForNow().isPresent(),
                 pickup.turn(),
                 pickup.reason(),
                 job.slot(),

@@ -164,6 +164,7 @@ class RunsOverHttpTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(row.get("forNow").asBoolean()).isTrue();
+        assertThat(shop.sheet(job).body().get("forNow").asBoolean()).isTrue();
         client.post("/api/jobs/" + job + "/outcome", Map.of("outcome", "FIXED", "remark", ""));
         assertThat(client.post("/api/jobs/" + job + "/handover", "").body().toString())
                 .contains("closed for now only (concert tonight)");
@@ -199,6 +200,7 @@ class RunsOverHttpTest {
         assertThat(again.get("reworks").values())
                 .extracting(JsonNode::asString)
                 .containsExactly("the wrong part was put in");
+        assertThat(shop.sheet(job).body().get("rework").asInt()).isEqualTo(1);
         // What went back as something else waits to be taken into the notes.
         assertThat(client.get("/api/revisions/" + shop.revision + "/proposals")
                         .body()
@@ -253,6 +255,18 @@ class RunsOverHttpTest {
         shop.start(job);
         assertThat(client.bench(job, "came-off", cameOff("Back cover", 0, "")).field())
                 .isEqualTo("screws");
+        // Begun ten minutes ago, with four of them paused: six were worked.
+        JdbcClient jdbc = SHOP.bean(JdbcClient.class);
+        long begun = Instant.now().minus(Duration.ofMinutes(10)).toEpochMilli();
+        jdbc.sql("UPDATE run SET started_at = :at WHERE job_id = :job")
+                .param("at", begun)
+                .param("job", job)
+                .update();
+        jdbc.sql("INSERT INTO pause (job_id, from_at, to_at, by) VALUES (:job, :from, :to, 1)")
+                .param("job", job)
+                .param("from", begun + 2 * MINUTE)
+                .param("to", begun + 6 * MINUTE)
+                .update();
         client.bench(job, "came-off", cameOff("Back cover", 6, ""));
         JsonNode open = client.bench(job, "came-off", cameOff("Board", 2, "speaker plug, aerial"))
                 .body();
@@ -262,7 +276,8 @@ class RunsOverHttpTest {
         assertThat(notes.get("steps").values())
                 .extracting(step -> step.get("title").asString())
                 .containsExactly("Back cover", "Board");
-        assertThat(notes.get("steps").get(1).get("minutes").asDouble()).isGreaterThanOrEqualTo(0.5);
+        assertThat(notes.get("steps").get(0).get("minutes").asDouble()).isEqualTo(6.0);
+        assertThat(notes.get("steps").get(1).get("minutes").asDouble()).isEqualTo(0.5);
         assertThat(notes.get("steps").get(1).get("needs").get(0).asString())
                 .isEqualTo(notes.get("steps").get(0).get("id").asString());
         // Where the notes go on, the bench goes by them.

@@ -38,13 +38,16 @@ class DraftService {
     private static final double MOST_MINUTES = 60;
 
     private final Benches benches;
+    private final RunStore runs;
     private final BenchService bench;
     private final NotesStore notes;
     private final ModelService models;
     private final JobStore jobs;
 
-    DraftService(Benches benches, BenchService bench, NotesStore notes, ModelService models, JobStore jobs) {
+    DraftService(
+            Benches benches, RunStore runs, BenchService bench, NotesStore notes, ModelService models, JobStore jobs) {
         this.benches = benches;
+        this.runs = runs;
         this.bench = bench;
         this.notes = notes;
         this.models = models;
@@ -75,7 +78,7 @@ class DraftService {
             throw new Invalid("screws", "Say what came off: a screw, a plug or a loose piece");
         }
         List<Step> steps = new ArrayList<>(newest.teardown().steps());
-        Step step = step(off, newest.teardown(), minutes(state, by.at()));
+        Step step = step(off, newest.teardown(), minutes(job, state, by.at()));
         steps.add(step);
         NotesStore.Version saved = models.saveNotes(
                 by,
@@ -87,11 +90,15 @@ class DraftService {
         bench.stepIn(by, job, seen, step.id(), BenchService.CameOff.AS_THE_NOTES_SAY);
     }
 
-    private static double minutes(BenchState state, Instant now) {
+    /** Since the last step or the beginning of the run, whichever is later, pauses left out. */
+    private double minutes(long job, BenchState state, Instant now) {
+        Instant begun = state.run().orElseThrow().startedAt();
         Instant since = state.steps().isEmpty()
-                ? state.run().orElseThrow().startedAt()
+                ? begun
                 : state.steps().get(state.steps().size() - 1).at();
-        double minutes = Math.round(Duration.between(since, now).toSeconds() / 30.0) / 2.0;
+        Instant from = since.isBefore(begun) ? begun : since;
+        Duration worked = Duration.between(from, now).minus(runs.paused(job, from));
+        double minutes = Math.round(worked.toSeconds() / 30.0) / 2.0;
         return Math.max(LEAST_MINUTES, Math.min(MOST_MINUTES, minutes));
     }
 

@@ -1,5 +1,6 @@
 package wrenchnotes.server.bench;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -128,6 +129,16 @@ class RunStore {
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();
+    }
+
+    /** How long the clock stood still since a moment, in pauses that are over. */
+    Duration paused(long job, Instant since) {
+        return Duration.ofMillis(jdbc.sql(
+                        "SELECT COALESCE(SUM(to_at - from_at), 0) FROM pause WHERE job_id = :job AND from_at >= :since")
+                .param("job", job)
+                .param("since", since.toEpochMilli())
+                .query(Long.class)
+                .single());
     }
 
     void pause(By by, long job) {

@@ -28,7 +28,7 @@ export function WaitPanel({
       key,
       label,
       act: () => off(time.toISOString()),
-      off: wait.since !== undefined || busy,
+      off: (wait.since !== undefined && key !== '0') || busy,
     })),
   );
   if (wait.since && wait.until) {
@@ -42,6 +42,17 @@ export function WaitPanel({
           ) : (
             <b>May be opened from {at(wait.until)}. This wait cannot be shortened.</b>
           )}
+          <Box mt="6px">
+            <Act
+              look="bench"
+              minH="44px"
+              keyName="0"
+              disabled={busy}
+              onClick={() => off(new Date().toISOString())}
+            >
+              It was under power since: count anew
+            </Act>
+          </Box>
         </Box>
       </Box>
     );

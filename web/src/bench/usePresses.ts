@@ -1,15 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { newRequestId, Problem } from '../api/client';
+import { useSession } from '../team/session';
 import { type Bench, type Press, send } from './press';
 
 type Kept = { id: string; version: number; press: Press };
 
 const RETRY_MS = 1500;
-const place = (job: number) => `wn.press.${job}`;
+/** By person: what one has pressed is never sent in another's name. */
+const place = (who: number, job: number) => `wn.press.${who}.${job}`;
 
-function keptIn(job: number): Kept | undefined {
-  const text = localStorage.getItem(place(job));
+function keptIn(at: string): Kept | undefined {
+  const text = localStorage.getItem(at);
   return text ? (JSON.parse(text) as Kept) : undefined;
 }
 
@@ -20,17 +22,18 @@ function keptIn(job: number): Kept | undefined {
 export function usePresses(bench: Bench, done: () => void) {
   const client = useQueryClient();
   const job = bench.jobId;
-  const [kept, setKept] = useState<Kept | undefined>(() => keptIn(job));
+  const at = place(useSession().data?.person?.id ?? 0, job);
+  const [kept, setKept] = useState<Kept | undefined>(() => keptIn(at));
   const [stuck, setStuck] = useState(false);
   const [error, setError] = useState<unknown>();
   const sending = useRef<string | undefined>(undefined);
 
   const settle = useCallback(() => {
-    localStorage.removeItem(place(job));
+    localStorage.removeItem(at);
     sending.current = undefined;
     setKept(undefined);
     setStuck(false);
-  }, [job]);
+  }, [at]);
 
   useEffect(() => {
     if (!kept || sending.current === kept.id) {
@@ -75,15 +78,15 @@ export function usePresses(bench: Bench, done: () => void) {
 
   const press = useCallback(
     (one: Press) => {
-      if (keptIn(job)) {
+      if (keptIn(at)) {
         return;
       }
       const next = { id: newRequestId(), version: bench.version, press: one };
-      localStorage.setItem(place(job), JSON.stringify(next));
+      localStorage.setItem(at, JSON.stringify(next));
       setError(undefined);
       setKept(next);
     },
-    [job, bench.version],
+    [at, bench.version],
   );
   return {
     press,

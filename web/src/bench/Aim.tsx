@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
-import { Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
+import { DarkChip } from './DarkChip';
 import type { Bench } from './press';
 
 type AimSaid = Schemas['AimSaid'];
@@ -46,13 +46,13 @@ export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim
         Where to?
       </Box>
       <Box display="flex" flexWrap="wrap" gap="6px">
-        <Light on={aim.targets.length === 0} choose={() => set({ targets: [] })}>
+        <DarkChip on={aim.targets.length === 0} pick={() => set({ targets: [] })}>
           the whole of it
-        </Light>
+        </DarkChip>
         {components.map((one) => (
-          <Light key={one.id} on={aim.targets.includes(one.id)} choose={() => pick(one.id)}>
+          <DarkChip key={one.id} on={aim.targets.includes(one.id)} pick={() => pick(one.id)}>
             {one.name}
-          </Light>
+          </DarkChip>
         ))}
       </Box>
       <Trouble error={access.error} />
@@ -65,33 +65,16 @@ export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim
           {!way.plan.reversible && ' · breaks something'}
           {offers.undo && offers.undo.plan.order.join() !== offers.time.plan.order.join() && (
             <Box display="flex" flexWrap="wrap" gap="6px" mt="6px">
-              <Light on={aim.offer !== 'UNDO'} choose={() => set({ ...aim, offer: 'TIME' })}>
+              <DarkChip on={aim.offer !== 'UNDO'} pick={() => set({ ...aim, offer: 'TIME' })}>
                 quickest, {Math.round(offers.time.likely.half)} min
-              </Light>
-              <Light on={aim.offer === 'UNDO'} choose={() => set({ ...aim, offer: 'UNDO' })}>
+              </DarkChip>
+              <DarkChip on={aim.offer === 'UNDO'} pick={() => set({ ...aim, offer: 'UNDO' })}>
                 can be undone, {Math.round(offers.undo.likely.half)} min
-              </Light>
+              </DarkChip>
             </Box>
           )}
         </Box>
       )}
     </Box>
-  );
-}
-
-/** A chip on the dark of the bench. */
-function Light({ on, choose, children }: { on: boolean; choose: () => void; children: React.ReactNode }) {
-  return (
-    <Chip
-      on={on}
-      minH="44px"
-      fontSize="16px"
-      bg={on ? 'brassLight' : 'transparent'}
-      color={on ? '#221a05' : 'bone'}
-      borderColor={on ? 'brassLight' : 'matLine'}
-      onClick={choose}
-    >
-      {children}
-    </Chip>
   );
 }

@@ -1,8 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { Act, Chip } from '../parts/Buttons';
+import { Act } from '../parts/Buttons';
 import { Counter } from './Counter';
+import { DarkChip } from './DarkChip';
 import { inAccount } from './heaps';
 
 type Found = Schemas['FoundThing'];
@@ -85,17 +86,9 @@ export function FoundOtherwise({
       })}
       <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="How it is known">
         {BASES.map(([one, words]) => (
-          <Chip
-            key={one}
-            on={basis === one}
-            minH="44px"
-            bg={basis === one ? 'brassLight' : 'transparent'}
-            color={basis === one ? '#221a05' : 'bone'}
-            borderColor={basis === one ? 'brassLight' : 'matLine'}
-            onClick={() => setBasis(one)}
-          >
+          <DarkChip key={one} on={basis === one} pick={() => setBasis(one)}>
             {words}
-          </Chip>
+          </DarkChip>
         ))}
       </Box>
       <Box display="flex" gap="9px">

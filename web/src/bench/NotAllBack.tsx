@@ -5,11 +5,11 @@ import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Counter } from './Counter';
 import { FromDrawer } from './FromDrawer';
-import { accountWords, inAccount } from './heaps';
+import { type Account, accountWords, inAccount, OWED } from './heaps';
 
 type Settled = Schemas['ThingOut'];
 
-const OFF = ['TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW'] as const;
+const OFF: Account[] = ['TRAY', ...OWED];
 
 function off(thing: Schemas['ThingView']): number {
   return OFF.reduce((sum, account) => sum + inAccount(thing, account), 0);

@@ -1,11 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api } from '../api/client';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
-import { FilePick } from '../parts/FilePick';
-import { Trouble } from '../parts/States';
+import { TakePhoto } from '../parts/TakePhoto';
 import type { Press } from './press';
 
 /** A remark or a picture of what is before the bench, for the story of this unit. */
@@ -20,17 +17,6 @@ export function NoteForm({
 }) {
   const [words, setWords] = useState('');
   const [photo, setPhoto] = useState<string>();
-  const take = useMutation({
-    mutationFn: (file: File) =>
-      answer(
-        api.POST('/api/photos', {
-          body: file as unknown as string,
-          bodySerializer: (body) => body,
-          headers: { 'Content-Type': 'application/octet-stream' },
-        }),
-      ),
-    onSuccess: (kept) => setPhoto(kept.hash),
-  });
   return (
     <chakra.form
       display="grid"
@@ -46,12 +32,9 @@ export function NoteForm({
         <chakra.img src={`/api/photos/${photo}`} alt="What was just taken" maxH="220px" borderRadius="sm" />
       ) : (
         <Box bg="card" color="ink" borderRadius="sm" p="8px">
-          <FilePick name="Photo" accept="image/*" busy={take.isPending} picked={(file) => take.mutate(file)}>
-            {take.isPending ? 'Taking it in…' : 'A photo'}
-          </FilePick>
+          <TakePhoto taken={(kept) => setPhoto(kept.hash)} />
         </Box>
       )}
-      <Trouble error={take.error} />
       <Box display="flex" gap="9px">
         <Act
           look="benchMain"

@@ -7,7 +7,7 @@ import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
 import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
-import { countWords, inAccount } from './heaps';
+import { countWords, inAccount, OWED } from './heaps';
 import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
 import { PanelForm } from './PanelForm';
@@ -21,17 +21,7 @@ import { WhichVariant } from './WhichVariant';
 type Step = Schemas['StepView'];
 export type Way = 'IN' | 'OUT';
 /** What stands in place of the step while it is filled in. */
-export type Form =
-  | 'otherwise'
-  | 'check'
-  | 'wrong'
-  | 'skip'
-  | 'note'
-  | 'screw'
-  | 'ends'
-  | 'forNow'
-  | 'turn'
-  | 'again';
+export type Form = 'otherwise' | 'check' | 'wrong' | 'skip' | 'note' | 'screw' | 'ends' | 'forNow' | 'turn';
 
 export type Props = {
   bench: Bench;
@@ -131,7 +121,9 @@ function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
 function Running({ bench, way, step, others, turn, choose, press, busy }: Props) {
   // What was found broken or missing is asked for now, while its place is open.
   const owed =
-    way === 'OUT' && bench.lastReach.length === 0 && (step?.things.some((thing) => owes(thing)) ?? false);
+    way === 'OUT' &&
+    bench.lastReach.length === 0 &&
+    (step?.things.some((thing) => OWED.some((account) => inAccount(thing, account) > 0)) ?? false);
   const [form, setForm] = useState<Form | undefined>(owed ? 'otherwise' : undefined);
   const [sure, setSure] = useState<string[]>([]);
   const leave = () => setForm(undefined);
@@ -235,12 +227,5 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
       {!form && draft && <CameOff press={press} busy={busy} />}
       {!form && <PanelKeys main={main} more={more} />}
     </>
-  );
-}
-
-/** Whether somebody has still to say what fills its place. */
-function owes(thing: Schemas['ThingView']): boolean {
-  return (['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW'] as const).some(
-    (account) => inAccount(thing, account) > 0,
   );
 }

@@ -3,9 +3,10 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { headWords } from '../api/words';
-import { Act, Chip } from '../parts/Buttons';
+import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
+import { DarkChip } from './DarkChip';
 import type { Bench, Press } from './press';
 
 type Head = Schemas['FastenerGroup']['head'];
@@ -114,17 +115,9 @@ function Dark<T extends string>({
   return (
     <Box display="flex" flexWrap="wrap" gap="6px">
       {all.map((one) => (
-        <Chip
-          key={one}
-          on={picked === one}
-          minH="44px"
-          bg={picked === one ? 'brassLight' : 'transparent'}
-          color={picked === one ? '#221a05' : 'bone'}
-          borderColor={picked === one ? 'brassLight' : 'matLine'}
-          onClick={() => pick(picked === one ? undefined : one)}
-        >
+        <DarkChip key={one} on={picked === one} pick={() => pick(picked === one ? undefined : one)}>
           {words(one)}
-        </Chip>
+        </DarkChip>
       ))}
     </Box>
   );

@@ -38,7 +38,9 @@ function heap(step: Step, count: (thing: Thing) => number, ghost: boolean): Heap
   return { key: step.id, label: step.cell || step.title, lying, ghost };
 }
 
-const ABSENT: Account[] = ['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'LEFT_OUT', 'OUT_FOR_NOW'];
+/** Where somebody has still to say what fills the place. */
+export const OWED: Account[] = ['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW'];
+const ABSENT: Account[] = [...OWED, 'LEFT_OUT'];
 
 export type Absent = { thing: Thing; account: Account; count: number };
 

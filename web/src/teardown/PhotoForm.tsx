@@ -1,38 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { MARKS, MarkedPhoto } from '../drawing/MarkedPhoto';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
-import { FilePick } from '../parts/FilePick';
-import { Trouble } from '../parts/States';
 
 type Photo = Schemas['Photo'];
 type Kind = Schemas['Mark']['kind'];
-
-/** Takes a picture file into the shop. */
-export function TakePhoto({ taken }: { taken: (photo: Photo) => void }) {
-  const take = useMutation({
-    mutationFn: (file: File) =>
-      answer(
-        api.POST('/api/photos', {
-          body: file as unknown as string,
-          bodySerializer: (body) => body,
-          headers: { 'Content-Type': 'application/octet-stream' },
-        }),
-      ),
-    onSuccess: (kept) => taken({ hash: kept.hash, words: '', marks: [] }),
-  });
-  return (
-    <>
-      <FilePick name="Photo file" accept="image/*" busy={take.isPending} picked={(file) => take.mutate(file)}>
-        {take.isPending ? 'Taking it in…' : 'A photo'}
-      </FilePick>
-      <Trouble error={take.error} />
-    </>
-  );
-}
 
 /** A photo with its marks, to be changed. */
 export function PhotoForm({

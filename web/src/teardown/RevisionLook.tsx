@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { Act } from '../parts/Buttons';
 import { Empty, Trouble } from '../parts/States';
-import { PhotoForm, TakePhoto } from './PhotoForm';
+import { TakePhoto } from '../parts/TakePhoto';
+import { PhotoForm } from './PhotoForm';
 
 /** What this revision looks like from outside, with what tells it apart marked. */
 export function RevisionLook({

@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { Row } from '../parts/Fields';
-import { PhotoForm, TakePhoto } from './PhotoForm';
+import { TakePhoto } from '../parts/TakePhoto';
+import { PhotoForm } from './PhotoForm';
 
 type Photo = Schemas['Photo'];
 

@@ -90,6 +90,13 @@ public final class FaultModel {
         return new FaultModel(List.copyOf(faults), byId);
     }
 
+    /** The same with one symptom more, or with another one in place of that with the same id. */
+    FaultModel with(ModelSymptom symptom) {
+        Map<String, ModelSymptom> more = new LinkedHashMap<>(symptoms);
+        more.put(symptom.id(), symptom);
+        return new FaultModel(faults, more);
+    }
+
     public List<ModelFault> faults() {
         return faults;
     }

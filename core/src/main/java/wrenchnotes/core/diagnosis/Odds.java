@@ -23,7 +23,7 @@ public record Odds(List<FaultOdds> faults, List<SetOdds> sets, double leftOut) {
 
     static final int ALL_SETS = 18;
     static final double ENOUGH = 1e-6;
-    private static final long MOST_SETS = 2_000_000;
+    private static final long MOST_SETS = 60_000;
     private static final int MOST_PRESENT = 16;
     private static final int SETS_TOLD = 8;
 
@@ -52,7 +52,10 @@ public record Odds(List<FaultOdds> faults, List<SetOdds> sets, double leftOut) {
             leftOut = weighing.untilEnough(MOST_SETS);
         }
         if (leftOut > ENOUGH && present.size() <= MOST_PRESENT) {
-            return weighing.withMarginals(Quickscore.marginals(model, evidence));
+            Quickscore.Marginals exact = Quickscore.marginals(model, evidence);
+            if (exact.trusted()) {
+                return weighing.withMarginals(exact);
+            }
         }
         return weighing.odds(leftOut);
     }

@@ -6,13 +6,17 @@ package wrenchnotes.core.diagnosis;
  */
 final class Quickscore {
 
+    /** What rounding may take from each term, and a million times that to be worth six digits. */
+    private static final double LOST = 1e-16 * 1e6;
+
     private Quickscore() {}
 
     /**
      * @param evidence how likely what is seen is in the model
      * @param probabilities of each fault, in the order of the model
+     * @param trusted false if so little is left of the sum that rounding may have eaten it
      */
-    record Marginals(double evidence, double[] probabilities) {}
+    record Marginals(double evidence, double[] probabilities, boolean trusted) {}
 
     static Marginals marginals(FaultModel model, Evidence seen) {
         int n = model.faults().size();
@@ -44,6 +48,6 @@ final class Quickscore {
         for (int fault = 0; fault < n; fault++) {
             probabilities[fault] = Math.min(1, Math.max(0, joint[fault] / all));
         }
-        return new Marginals(all, probabilities);
+        return new Marginals(all, probabilities, all > subsets * LOST);
     }
 }

@@ -92,7 +92,7 @@ class OddsTest {
 
     @Property(tries = 600)
     void theyAreTheDefinitionSummedOut(
-            @ForAll @IntRange(min = 1, max = 9) int faults,
+            @ForAll @IntRange(min = 1, max = 10) int faults,
             @ForAll @IntRange(min = 0, max = 7) int symptoms,
             @ForAll Random random) {
         Case one = Case.random(faults, symptoms, random);

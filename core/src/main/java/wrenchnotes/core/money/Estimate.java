@@ -1,0 +1,93 @@
+package wrenchnotes.core.money;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import wrenchnotes.core.diagnosis.Diagnosis;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.LikeJob;
+import wrenchnotes.core.diagnosis.Where.Level;
+
+/**
+ * Hours and price that half of such jobs keep within, and that four in five do.
+ *
+ * <p>Every recorded job of the shop counts by how much it is like this one: the same revision whole, the same model a half, the same
+ * kind an eighth, others a thirtieth; times the odds of the likeliest of its faults here. Three jobs of common practice (half an
+ * hour, one, two) stand beside them, so that a new model starts sensible and a dozen jobs outweigh them. Quantiles of
+ * weighted values; the weights are ours, no source.
+ *
+ * @param halfMinutes at the bench
+ * @param fourFifthsMinutes at least {@code halfMinutes}
+ * @param halfMinor work and parts together
+ * @param fourFifthsMinor at least {@code halfMinor}
+ * @param jobs how many recorded jobs of the narrowest level stand behind it
+ * @param level that narrowest level
+ * @param askAgainMinutes the quote covers the work up to here; then the shop asks
+ * @param askAgainMinor the sum at which it asks: that of four in five, since one dearer than those has something else
+ */
+public record Estimate(
+        double halfMinutes,
+        double fourFifthsMinutes,
+        long halfMinor,
+        long fourFifthsMinor,
+        int jobs,
+        Level level,
+        double askAgainMinutes,
+        long askAgainMinor) {
+
+    private static final Map<Level, Double> COUNTS =
+            Map.of(Level.REVISION, 1.0, Level.MODEL, 0.5, Level.KIND, 0.125, Level.ALL, 1.0 / 30);
+    private static final double[] PRACTICE_MINUTES = {30, 60, 120};
+    private static final double PRACTICE_WEIGHT = 0.25;
+    /** So much a job counts whose faults are not to be expected here. */
+    private static final double UNLIKE = 0.02;
+
+    private static final double HALF = 0.5;
+    private static final double FOUR_FIFTHS = 0.8;
+    private static final double QUARTER_HOUR = 15;
+
+    /** @param hourMinor what an hour at the bench costs, in minor units, 0 or more */
+    public static Estimate of(Diagnosis diagnosis, List<LikeJob> past, long hourMinor) {
+        Map<FaultName, Double> odds = diagnosis.faults().stream()
+                .collect(Collectors.toMap(Diagnosis.Likely::fault, Diagnosis.Likely::probability));
+        List<LikelyWithin.Weighted> minutes = new ArrayList<>();
+        List<LikelyWithin.Weighted> sums = new ArrayList<>();
+        for (LikeJob like : past) {
+            double expected = like.faults().stream()
+                    .mapToDouble(fault -> odds.getOrDefault(fault, 0.0))
+                    .max()
+                    .orElse(0);
+            double weight = COUNTS.getOrDefault(like.level(), 0.0) * (UNLIKE + expected);
+            minutes.add(new LikelyWithin.Weighted(like.work().minutes(), weight));
+            sums.add(new LikelyWithin.Weighted(
+                    price(like.work().minutes(), hourMinor) + like.work().partsMinor(), weight));
+        }
+        for (double practice : PRACTICE_MINUTES) {
+            minutes.add(new LikelyWithin.Weighted(practice, PRACTICE_WEIGHT));
+            sums.add(new LikelyWithin.Weighted(price(practice, hourMinor), PRACTICE_WEIGHT));
+        }
+        LikelyWithin time = new LikelyWithin(minutes);
+        LikelyWithin money = new LikelyWithin(sums);
+        Level level = Stream.of(Level.REVISION, Level.MODEL, Level.KIND, Level.ALL)
+                .filter(one -> past.stream().anyMatch(like -> like.level() == one))
+                .findFirst()
+                .orElse(Level.SHIPPED);
+        double fourFifths = time.quantile(FOUR_FIFTHS);
+        long sum = Math.round(money.quantile(FOUR_FIFTHS));
+        return new Estimate(
+                time.quantile(HALF),
+                fourFifths,
+                Math.round(money.quantile(HALF)),
+                sum,
+                (int) past.stream().filter(like -> like.level() == level).count(),
+                level,
+                Math.ceil(fourFifths / QUARTER_HOUR) * QUARTER_HOUR,
+                sum);
+    }
+
+    private static double price(double minutes, long hourMinor) {
+        return minutes / 60 * hourMinor;
+    }
+}

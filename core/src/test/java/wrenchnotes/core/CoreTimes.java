@@ -1,0 +1,15 @@
+package wrenchnotes.core;
+
+import wrenchnotes.core.diagnosis.OddsTimes;
+import wrenchnotes.core.teardown.plan.PlanTimes;
+
+/** How long the core's heavier computations take: part of {@code make bench}. */
+public final class CoreTimes {
+
+    private CoreTimes() {}
+
+    public static void main(String[] args) {
+        PlanTimes.main(args);
+        OddsTimes.main(args);
+    }
+}

@@ -1,10 +1,12 @@
 package wrenchnotes.core.checkin;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -15,7 +17,9 @@ import wrenchnotes.core.unit.Invalid;
  * @param complaint what is wrong, in the owner's words
  * @param symptoms each asked once, with whether it is so; "asked and not so" is kept
  * @param missing fasteners and pieces of the notes that were not there
- * @param belongings what came with it and goes back with it
+ * @param belongings what came with it and goes back with it, discs inside and their scratches too
+ * @param photos of its state
+ * @param places where a mark is, in words: "dents" is "front left corner"
  */
 public record Arrival(
         String complaint,
@@ -23,7 +27,19 @@ public record Arrival(
         Set<ArrivalMark> marks,
         String condition,
         List<Missing> missing,
-        List<String> belongings) {
+        List<String> belongings,
+        List<ArrivalPhoto> photos,
+        Map<ArrivalMark, String> places) {
+
+    private static final int MOST_PHOTOS = 12;
+
+    /** @param hash of a photo that was kept */
+    public record ArrivalPhoto(String hash, String words) {
+        public ArrivalPhoto {
+            hash = Checked.text("photo", hash, 64);
+            words = Checked.optionalText("words", words, 200);
+        }
+    }
 
     /** @param present false: asked, and it is not so */
     public record Symptom(String name, boolean present) {
@@ -50,6 +66,20 @@ public record Arrival(
         marks = agreeing(marks == null ? Set.of() : marks);
         missing = missing == null ? List.of() : List.copyOf(missing);
         belongings = listed(belongings == null ? List.of() : belongings);
+        photos = photos == null ? List.of() : List.copyOf(photos);
+        Checked.within("photos", photos.size(), 0, MOST_PHOTOS);
+        places = placed(places == null ? Map.of() : places, marks);
+    }
+
+    private static Map<ArrivalMark, String> placed(Map<ArrivalMark, String> places, Set<ArrivalMark> marks) {
+        Map<ArrivalMark, String> said = new EnumMap<>(ArrivalMark.class);
+        places.forEach((mark, where) -> {
+            String words = Checked.optionalText("places", where, 120);
+            if (marks.contains(mark) && !words.isEmpty()) {
+                said.put(mark, words);
+            }
+        });
+        return Map.copyOf(said);
     }
 
     private static List<Symptom> onceEach(List<Symptom> symptoms) {

@@ -24,10 +24,16 @@ public record CrossedTries(List<Tried> down, List<Tried> across, List<Try> tries
 
     private static final int MOST = 6;
 
-    /** @param component of the unit on the bench that this is; empty if it is a disc, a lead, or another unit's */
-    public record Tried(String name, Optional<String> component) {
+    /**
+     * @param whole whether it is the unit on the bench as a whole: any of its faults may be to blame
+     * @param component of the unit on the bench that this is; empty if it is a disc, a lead, or another unit's
+     */
+    public record Tried(String name, boolean whole, Optional<String> component) {
         public Tried {
             name = Checked.text("name", name, 60);
+            if (whole && component.isPresent()) {
+                throw new Invalid("component", "\"" + name + "\" is the whole unit or one component of it: keep one");
+            }
         }
     }
 

@@ -49,7 +49,6 @@ public final class History {
     private static final int KEPT = 200;
 
     private final Map<Scope, Counts> scopes = new LinkedHashMap<>();
-    private int jobs;
 
     private record Scope(Level level, long id) {
 
@@ -66,13 +65,13 @@ public final class History {
     /** From the widest to the most specific. */
     private static final List<Level> NARROWING = List.of(Level.ALL, Level.KIND, Level.MODEL, Level.REVISION);
 
-    public int jobs() {
-        return jobs;
+    /** How many jobs of a level were learned from. */
+    public int jobs(Level level, Where where) {
+        return counts(level, where).map(counts -> counts.jobs).orElse(0);
     }
 
     /** Jobs must come in the order of time: each is weighed by what was known before it. */
     public void learn(PastJob job) {
-        jobs++;
         List<Counts> levels = NARROWING.stream()
                 .map(level -> scopes.computeIfAbsent(Scope.of(level, job.where()), scope -> new Counts()))
                 .toList();

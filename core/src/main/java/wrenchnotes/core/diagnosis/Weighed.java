@@ -140,13 +140,14 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
         }
 
         private void blamed(CrossedTries.Tried tried, Map<String, FaultModel.ModelCause> causes) {
-            Set<String> own = tried.component()
-                    .map(name -> rates.faults().stream()
-                            .map(Rates.Rated::fault)
-                            .filter(fault -> fault.component().equalsIgnoreCase(name))
-                            .map(FaultName::words)
-                            .collect(Collectors.toSet()))
-                    .orElse(Set.of());
+            Set<String> own = rates.faults().stream()
+                    .map(Rates.Rated::fault)
+                    .filter(fault -> tried.whole()
+                            || tried.component()
+                                    .filter(fault.component()::equalsIgnoreCase)
+                                    .isPresent())
+                    .map(FaultName::words)
+                    .collect(Collectors.toSet());
             if (own.isEmpty()) {
                 String id = OUTSIDE + tried.name();
                 outside.putIfAbsent(id, new FaultModel.ModelFault(id, OUTSIDE_BAD));

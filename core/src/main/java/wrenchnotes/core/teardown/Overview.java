@@ -11,16 +11,23 @@ import wrenchnotes.core.unit.Checked;
  * @param modes service modes and how to enter them
  * @param checks what to test on this revision, and at which stage
  * @param watch what to look at because it is often wrong
+ * @param lookOver what to look at after a fall or liquid, in this order, before anything is swapped
  */
-public record Overview(String before, List<ServiceMode> modes, List<PlannedCheck> checks, List<WatchPoint> watch) {
+public record Overview(
+        String before,
+        List<ServiceMode> modes,
+        List<PlannedCheck> checks,
+        List<WatchPoint> watch,
+        List<WatchPoint> lookOver) {
 
-    public static final Overview NONE = new Overview("", List.of(), List.of(), List.of());
+    public static final Overview NONE = new Overview("", List.of(), List.of(), List.of(), List.of());
 
     public Overview {
         before = Checked.optionalText("before", before, 300);
         modes = modes == null ? List.of() : List.copyOf(modes);
         checks = checks == null ? List.of() : List.copyOf(checks);
         watch = watch == null ? List.of() : List.copyOf(watch);
+        lookOver = lookOver == null ? List.of() : List.copyOf(lookOver);
     }
 
     /** What is planned to be tested at this stage, in the order of the plan. */

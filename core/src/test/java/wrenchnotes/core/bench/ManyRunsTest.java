@@ -37,7 +37,7 @@ import wrenchnotes.core.unit.Refused;
 class ManyRunsTest {
 
     private static final Overview PLAN = new Overview(
-            "", null, List.of(new Overview.PlannedCheck(Stage.BEFORE_CLOSING, "moves by hand", "", 2)), null);
+            "", null, List.of(new Overview.PlannedCheck(Stage.BEFORE_CLOSING, "moves by hand", "", 2)), null, null);
 
     private static final Teardown NOTES = Teardown.of(
             PLAN,

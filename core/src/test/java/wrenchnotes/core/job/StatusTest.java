@@ -216,7 +216,11 @@ class StatusTest {
     @Test
     void whatThePlanSaysIsTriedAsOftenAsItSays() {
         plan = new Overview(
-                "", null, List.of(new Overview.PlannedCheck(Stage.AFTER_CLOSING, "Plays both sides", "", 2)), null);
+                "",
+                null,
+                List.of(new Overview.PlannedCheck(Stage.AFTER_CLOSING, "Plays both sides", "", 2)),
+                null,
+                null);
         opens(0, Tally.NONE);
         later(20);
         closedAt = Optional.of(now);

@@ -124,11 +124,13 @@ class AssembledTest {
                 "unplug",
                 List.of(new Overview.ServiceMode("echo", "hold both shifts", "")),
                 List.of(),
-                List.of(new Overview.WatchPoint(HEADS, "look at the lid")));
+                List.of(new Overview.WatchPoint(HEADS, "look at the lid")),
+                List.of());
         Overview later = new Overview(
                 "drawer out, then unplug",
                 earlier.modes(),
                 List.of(new Overview.PlannedCheck(wrenchnotes.core.check.Stage.AFTER_CLOSING, "plays", "disc two", 3)),
+                List.of(),
                 List.of());
         Teardown was = Teardown.of(earlier, COMPUTER.steps());
         assertThat(NotesDiff.between(was, Teardown.of(later, COMPUTER.steps())).whole())

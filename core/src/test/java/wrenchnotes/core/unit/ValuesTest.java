@@ -47,6 +47,6 @@ class ValuesTest {
     }
 
     private static Arrival arrival(List<Arrival.Symptom> symptoms, Set<ArrivalMark> marks) {
-        return new Arrival("", symptoms, marks, "", null, null);
+        return new Arrival("", symptoms, marks, "", null, null, null, null);
     }
 }

@@ -1,0 +1,34 @@
+package wrenchnotes.core.checkin;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+
+/**
+ * One thing that came with a unit, at handover: it goes back, or there is a reason why not.
+ *
+ * @param why needed if it does not go back: "owner wants it thrown away"
+ */
+public record GoesBack(String name, boolean back, String why) {
+
+    public GoesBack {
+        name = Checked.text("name", name, 120);
+        why = Checked.optionalText("why", why, 300);
+        if (!back && why.isEmpty()) {
+            throw new Invalid("belongings", "Say why \"" + name + "\" does not go back");
+        }
+    }
+
+    /** @return of what came with the unit, what nobody has answered for; a sentence each */
+    public static List<String> unanswered(List<String> belongings, List<GoesBack> answers) {
+        Map<String, GoesBack> answered =
+                answers.stream().collect(Collectors.toMap(GoesBack::name, Function.identity(), (one, other) -> one));
+        return belongings.stream()
+                .filter(name -> !answered.containsKey(name))
+                .map(name -> "Does it go back: " + name + "?")
+                .toList();
+    }
+}

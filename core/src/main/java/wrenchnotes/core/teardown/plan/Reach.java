@@ -1,0 +1,104 @@
+package wrenchnotes.core.teardown.plan;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+
+/**
+ * How long it takes to get at each component from what is open now: to compare checks by, so one way for each is enough. Of
+ * steps that do the same the one with the fewest minutes of its own is taken; the order is that of {@link AccessPlan} for up to
+ * {@value #PLANNED} steps, that of the notes beyond. Never less than the access plan.
+ */
+public final class Reach {
+
+    private static final int PLANNED = 12;
+
+    private final Teardown notes;
+    private final Set<String> open;
+    private final Costs costs;
+
+    private Reach(Teardown notes, Set<String> open, Costs costs) {
+        this.notes = notes;
+        this.open = open;
+        this.costs = costs;
+    }
+
+    /**
+     * @param open ids of steps that are open
+     * @return minutes by id of component, 0 if it lies open; components that no step exposes are left out
+     */
+    public static Map<Long, Double> minutes(Teardown notes, Set<String> open, Costs costs) {
+        return new Reach(notes, open, costs).all();
+    }
+
+    private Map<Long, Double> all() {
+        Map<Long, Double> minutes = new HashMap<>();
+        for (Step step : notes.steps()) {
+            double way = way(step);
+            step.exposes().forEach(component -> minutes.merge(component, way, Math::min));
+        }
+        return minutes;
+    }
+
+    private double way(Step to) {
+        Set<String> needed = new HashSet<>();
+        need(to, needed);
+        if (needed.isEmpty()) {
+            return 0;
+        }
+        List<PlanStep> steps = notes.steps().stream()
+                .filter(step -> needed.contains(step.id()))
+                .map(step -> planned(step, needed, step == to))
+                .toList();
+        return steps.size() <= PLANNED
+                ? AccessPlan.to(steps, List.of("it"), costs).best().minutes()
+                : Plan.of(steps, costs).minutes();
+    }
+
+    private void need(Step step, Set<String> needed) {
+        if (open.contains(step.id()) || !needed.add(step.id())) {
+            return;
+        }
+        for (String need : step.needs()) {
+            if (notes.met(need, open) || notes.met(need, needed)) {
+                continue;
+            }
+            need(
+                    notes.has(need)
+                            ? notes.step(need)
+                            : notes.members(need).stream()
+                                    .min(java.util.Comparator.comparingDouble(Step::minutes))
+                                    .orElseThrow(),
+                    needed);
+        }
+    }
+
+    /** Only what is still to be done counts; of a group just one is left, so it stands for its group by its own id. */
+    private PlanStep planned(Step step, Set<String> among, boolean last) {
+        List<String> needs = step.needs().stream()
+                .filter(need -> !notes.met(need, open))
+                .map(need -> notes.has(need)
+                        ? need
+                        : notes.members(need).stream()
+                                .map(Step::id)
+                                .filter(among::contains)
+                                .findFirst()
+                                .orElseThrow())
+                .toList();
+        return new PlanStep(
+                step.id(),
+                needs,
+                step.side(),
+                step.tool(),
+                step.minutes(),
+                last ? List.of("it") : List.of(),
+                Optional.empty(),
+                0,
+                true);
+    }
+}

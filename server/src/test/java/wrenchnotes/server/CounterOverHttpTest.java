@@ -132,7 +132,9 @@ class CounterOverHttpTest {
                 .isEqualTo(200);
         JsonNode sheet = shop.sheet(job).body();
         assertThat(sheet.get("missing").get(0).get("count").asInt()).isEqualTo(1);
-        assertThat(strings(sheet.get("belongings"))).containsExactly("mains lead", "remote");
+        assertThat(sheet.get("belongings").values().stream()
+                        .map(thing -> thing.get("name").asString()))
+                .containsExactly("mains lead", "remote");
         assertThat(sheet.get("story").get(0).get("words").asString())
                 .contains(
                         "Complaint: hums → hums and crackles",

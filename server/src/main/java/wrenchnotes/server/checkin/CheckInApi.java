@@ -2,9 +2,11 @@ package wrenchnotes.server.checkin;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
@@ -53,6 +55,8 @@ public class CheckInApi {
             Optional<Long> ownerId,
             @Size(max = 120) String ownerName,
             @Size(max = 120) String ownerContact,
+            Optional<Long> lotId,
+            Optional<@PositiveOrZero Long> paidMinor,
             Optional<String> slot,
             Optional<Instant> due,
             @Valid @NotNull ArrivalSaid arrival) {}
@@ -63,10 +67,12 @@ public class CheckInApi {
             Set<ArrivalMark> marks,
             @Size(max = 1000) String condition,
             @Size(max = 60) List<Arrival.Missing> missing,
-            @Size(max = 40) List<String> belongings) {
+            @Size(max = 40) List<String> belongings,
+            @Size(max = 12) List<Arrival.ArrivalPhoto> photos,
+            Map<ArrivalMark, String> places) {
 
         Arrival arrival() {
-            return new Arrival(complaint, symptoms, marks, condition, missing, belongings);
+            return new Arrival(complaint, symptoms, marks, condition, missing, belongings, photos, places);
         }
     }
 
@@ -99,7 +105,7 @@ public class CheckInApi {
     }
 
     @GetMapping("/owners")
-    List<JobStore.Owner> owners(@RequestParam String find) {
+    List<CheckInStore.OwnerFound> owners(@RequestParam String find) {
         String text = Checked.text("find", find, 120);
         return snapshot.read(() -> store.owners(text));
     }
@@ -115,6 +121,8 @@ public class CheckInApi {
                 said.ownerId(),
                 said.ownerName(),
                 said.ownerContact(),
+                said.lotId(),
+                said.paidMinor(),
                 said.slot().filter(slot -> !slot.isBlank()),
                 said.due(),
                 said.arrival().arrival());

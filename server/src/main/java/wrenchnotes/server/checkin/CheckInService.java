@@ -23,6 +23,7 @@ import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.photo.PhotoStore;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
 
@@ -31,6 +32,8 @@ import wrenchnotes.server.teardown.NotesStore;
 public class CheckInService {
 
     private final CheckInStore store;
+    private final LotStore lots;
+    private final PhotoStore photos;
     private final JobStore jobs;
     private final ArrivalStore arrivals;
     private final ModelStore models;
@@ -40,6 +43,8 @@ public class CheckInService {
 
     CheckInService(
             CheckInStore store,
+            LotStore lots,
+            PhotoStore photos,
             JobStore jobs,
             ArrivalStore arrivals,
             ModelStore models,
@@ -47,6 +52,8 @@ public class CheckInService {
             FinderIndex finder,
             Journal journal) {
         this.store = store;
+        this.lots = lots;
+        this.photos = photos;
         this.jobs = jobs;
         this.arrivals = arrivals;
         this.models = models;
@@ -69,6 +76,8 @@ public class CheckInService {
             Optional<Long> owner,
             String ownerName,
             String ownerContact,
+            Optional<Long> lot,
+            Optional<Long> paidMinor,
             Optional<String> slot,
             Optional<Instant> due,
             Arrival arrival) {}
@@ -83,6 +92,8 @@ public class CheckInService {
                 : store.unit(store.addUnit(by, store.nextTag(), serial, revision.id()));
         mustBeFree(coming.slot(), -1);
         Optional<Long> owner = owner(coming);
+        mustBeOfALot(coming);
+        mustBeKept(coming.arrival());
         Arrival arrival = coming.arrival();
         List<ArrivalStore.MissingThing> missing = missing(revision.id(), arrival);
         long job = store.addJob(
@@ -92,6 +103,8 @@ public class CheckInService {
                         revision.id(),
                         coming.ownership(),
                         owner,
+                        coming.lot(),
+                        coming.paidMinor(),
                         coming.slot(),
                         coming.due(),
                         arrival.complaint(),
@@ -140,6 +153,25 @@ public class CheckInService {
         return Optional.of(store.addOwner(name, Checked.optionalText("ownerContact", coming.ownerContact(), 120)));
     }
 
+    private void mustBeOfALot(Coming coming) {
+        coming.lot().ifPresent(lot -> {
+            if (coming.ownership() != Ownership.RESALE) {
+                throw new Invalid("lotId", "Only a unit to be sold comes in a lot");
+            }
+            if (!lots.has(lot)) {
+                throw new Invalid("lotId", "There is no lot " + lot);
+            }
+        });
+    }
+
+    private void mustBeKept(Arrival arrival) {
+        for (Arrival.ArrivalPhoto photo : arrival.photos()) {
+            if (!photos.has(photo.hash())) {
+                throw new Invalid("photos", "This photo was not kept: take it again");
+            }
+        }
+    }
+
     private void mustBeFree(Optional<String> slot, long exceptJob) {
         slot.ifPresent(name -> {
             if (!store.hasSlot(name)) {
@@ -180,6 +212,7 @@ public class CheckInService {
         before.mustBeHere();
         seen.mustBe(before.version(), before.tag(), () -> before);
         mustBeFree(correction.slot(), id);
+        mustBeKept(correction.arrival());
         ModelStore.Revision revision = revision(correction.revision());
         if (before.openedWith().isPresent() && revision.id() != before.revisionId()) {
             throw Refused.because("It is opened with the notes of revision " + before.revision()
@@ -194,6 +227,8 @@ public class CheckInService {
                         before.unitId(),
                         revision.id(),
                         before.ownership(),
+                        Optional.empty(),
+                        Optional.empty(),
                         Optional.empty(),
                         correction.slot(),
                         correction.due(),
@@ -226,7 +261,11 @@ public class CheckInService {
                 arrivals.marks(job.id()),
                 job.condition(),
                 missing,
-                arrivals.belongings(job.id()));
+                arrivals.belongings(job.id()).stream()
+                        .map(ArrivalStore.Belonging::name)
+                        .toList(),
+                arrivals.photos(job.id()),
+                arrivals.places(job.id()));
     }
 
     private static String differences(JobStore.Job before, JobStore.Job after, Arrival was, Arrival is) {

@@ -10,7 +10,6 @@ import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
-import wrenchnotes.server.job.JobStore;
 
 /** Units, owners, slots and the rows of new jobs. */
 @Component
@@ -19,7 +18,11 @@ public class CheckInStore {
     /** @param openJob its job if it is in the shop now */
     public record Unit(long id, String tag, String serial, long revisionId, Optional<Long> openJob) {}
 
-    public record SymptomWord(String area, String name) {}
+    /** @param said how often of this revision lately */
+    public record SymptomWord(long id, String area, String name, int said) {}
+
+    /** @param jobs stays of units of this owner so far */
+    public record OwnerFound(long id, String name, String contact, int jobs) {}
 
     private static final String UNIT = """
             SELECT unit.id, tag, serial, unit.revision_id,
@@ -83,17 +86,22 @@ public class CheckInStore {
                 .update();
     }
 
-    List<JobStore.Owner> owners(String beginning) {
+    /** By the beginning of any word of the name or contact, or by any run of three digits and more of a phone number. */
+    List<OwnerFound> owners(String text) {
+        String digits = text.replaceAll("\\D", "");
         return jdbc.sql("""
-                        SELECT id, name, contact
+                        SELECT id, name, contact, (SELECT COUNT(*) FROM job WHERE owner_id = owner.id) AS jobs
                         FROM owner
-                        WHERE name LIKE :beginning ESCAPE '\\' OR contact LIKE :beginning ESCAPE '\\'
+                        WHERE ' ' || name LIKE :word ESCAPE '\\' OR ' ' || contact LIKE :word ESCAPE '\\'
+                           OR (:digits <> '' AND REPLACE(REPLACE(REPLACE(REPLACE(contact, ' ', ''), '-', ''), '/', ''), '.', '')
+                               LIKE '%' || :digits || '%')
                         ORDER BY name
                         LIMIT 8
                         """)
-                .param("beginning", literal(beginning) + "%")
-                .query((row, n) ->
-                        new JobStore.Owner(row.getLong("id"), row.getString("name"), row.getString("contact")))
+                .param("word", "% " + literal(text) + "%")
+                .param("digits", digits.length() >= 3 && text.matches("[\\d\\s+/.()-]*") ? digits : "")
+                .query((row, n) -> new OwnerFound(
+                        row.getLong("id"), row.getString("name"), row.getString("contact"), row.getInt("jobs")))
                 .list();
     }
 
@@ -144,21 +152,34 @@ public class CheckInStore {
                 .map(tag -> Tag.of(tag).text());
     }
 
-    /** The words for what a unit does wrong: first those said most often of this revision lately. */
+    /**
+     * The words for what a unit of this kind does wrong: first those said most often of this revision lately. Words that were
+     * merged into others are left out.
+     *
+     * @param revision null: the words of all kinds
+     */
     List<SymptomWord> symptomWords(Long revision) {
         return jdbc.sql("""
-                        SELECT area, name
+                        SELECT symptom.id, area, name, COALESCE(said, 0) AS said
                         FROM symptom
-                        LEFT JOIN (SELECT symptom_id, COUNT(*) AS said
-                                   FROM job_symptom
+                        LEFT JOIN (SELECT COALESCE(merged_into, id) AS word, COUNT(*) AS said
+                                   FROM job_symptom JOIN symptom ON symptom.id = symptom_id
                                    WHERE present
                                      AND job_id IN (SELECT id FROM job WHERE revision_id = :revision
                                                     ORDER BY id DESC LIMIT 200)
-                                   GROUP BY symptom_id) ON symptom_id = symptom.id
+                                   GROUP BY COALESCE(merged_into, id)) ON word = symptom.id
+                        WHERE merged_into IS NULL
+                          AND (:revision IS NULL OR kinds = '[]' OR said > 0
+                               OR EXISTS (SELECT 1
+                                          FROM json_each(kinds)
+                                          JOIN revision ON revision.id = :revision
+                                          JOIN model ON model.id = revision.model_id
+                                          WHERE json_each.value = model.kind))
                         ORDER BY COALESCE(said, 0) DESC, symptom.id
                         """)
                 .param("revision", revision)
-                .query((row, n) -> new SymptomWord(row.getString("area"), row.getString("name")))
+                .query((row, n) -> new SymptomWord(
+                        row.getLong("id"), row.getString("area"), row.getString("name"), row.getInt("said")))
                 .list();
     }
 
@@ -168,6 +189,8 @@ public class CheckInStore {
             long revision,
             Ownership ownership,
             Optional<Long> owner,
+            Optional<Long> lot,
+            Optional<Long> paidMinor,
             Optional<String> slot,
             Optional<Instant> due,
             String complaint,
@@ -175,15 +198,17 @@ public class CheckInStore {
 
     long addJob(By by, NewJob job) {
         return Sql.inserted(jdbc.sql("""
-                                INSERT INTO job (unit_id, revision_id, ownership, owner_id, slot, complaint,
+                                INSERT INTO job (unit_id, revision_id, ownership, owner_id, lot_id, paid_minor, slot, complaint,
                                                  condition_words, checked_in_at, checked_in_by, due_at)
-                                VALUES (:unit, :revision, :ownership, :owner, :slot, :complaint,
+                                VALUES (:unit, :revision, :ownership, :owner, :lot, :paid, :slot, :complaint,
                                         :condition, :at, :by, :due)
                                 """)
                 .param("unit", job.unit())
                 .param("revision", job.revision())
                 .param("ownership", job.ownership().name())
                 .param("owner", job.owner().orElse(null))
+                .param("lot", job.lot().orElse(null))
+                .param("paid", job.paidMinor().orElse(null))
                 .param("slot", job.slot().orElse(null))
                 .param("complaint", job.complaint())
                 .param("condition", job.condition())

@@ -2,10 +2,13 @@ package wrenchnotes.server.demo;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -19,8 +22,11 @@ import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.checkin.Arrival;
-import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.Cause;
+import wrenchnotes.core.diagnosis.Change;
+import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
@@ -34,8 +40,11 @@ import wrenchnotes.server.bench.BenchService;
 import wrenchnotes.server.bench.RunService;
 import wrenchnotes.server.check.CheckService;
 import wrenchnotes.server.checkin.CheckInService;
+import wrenchnotes.server.checkin.LotStore;
 import wrenchnotes.server.demo.DemoPlan.Visit;
+import wrenchnotes.server.diagnosis.EvidenceService;
 import wrenchnotes.server.diagnosis.FindingService;
+import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.ground.By;
@@ -43,6 +52,7 @@ import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.job.HoldService;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.money.WorthService;
 import wrenchnotes.server.outcome.OutcomeService;
 
 /** Plays each planned visit through the services, as the people of the shop would have done it. */
@@ -57,10 +67,16 @@ public class DemoReplay {
         }
     }
 
+    private static final List<Means> PROOFS = List.of(Means.LOOKED, Means.SWAPPED, Means.LOOKED, Means.MEASURED);
+    private static final DateTimeFormatter CRATE = DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
+
     private final CheckInService counter;
+    private final LotStore lots;
+    private final WorthService worth;
     private final RunService runs;
     private final BenchService bench;
     private final FindingService findings;
+    private final EvidenceService evidence;
     private final CheckService checks;
     private final OutcomeService outcomes;
     private final HoldService holds;
@@ -70,9 +86,12 @@ public class DemoReplay {
 
     DemoReplay(
             CheckInService counter,
+            LotStore lots,
+            WorthService worth,
             RunService runs,
             BenchService bench,
             FindingService findings,
+            EvidenceService evidence,
             CheckService checks,
             OutcomeService outcomes,
             HoldService holds,
@@ -80,9 +99,12 @@ public class DemoReplay {
             DrawerService drawers,
             JobStore jobs) {
         this.counter = counter;
+        this.lots = lots;
+        this.worth = worth;
         this.runs = runs;
         this.bench = bench;
         this.findings = findings;
+        this.evidence = evidence;
         this.checks = checks;
         this.outcomes = outcomes;
         this.holds = holds;
@@ -92,7 +114,8 @@ public class DemoReplay {
     }
 
     void play(Instant now, Map<String, SignedIn> staff, Map<String, Known> revisions, Map<String, Long> parts) {
-        Shop shop = new Shop(now, staff, revisions, parts, new HashMap<>(), new HashMap<>(), new TreeSet<>());
+        Shop shop = new Shop(
+                now, staff, revisions, parts, new HashMap<>(), new HashMap<>(), new HashMap<>(), new TreeSet<>());
         DemoPlan.visits().forEach(visit -> new Stay(shop, visit).play());
     }
 
@@ -104,6 +127,7 @@ public class DemoReplay {
             Map<String, Long> parts,
             Map<Integer, Long> units,
             Map<String, Long> owners,
+            Map<String, Long> crates,
             Set<String> takenSlots) {
 
         Optional<String> freeSlot(int luck) {
@@ -126,6 +150,7 @@ public class DemoReplay {
         private final Shop shop;
         private final Visit visit;
         private final Known known;
+        private final DemoTold told;
         private final String bencher;
         private Instant at;
         private long job;
@@ -136,6 +161,7 @@ public class DemoReplay {
             this.visit = visit;
             this.known = shop.revisions()
                     .get(visit.unit().model() + " " + visit.unit().revision());
+            this.told = new DemoTold(visit);
             this.bencher = visit.luck() % 2 == 0 ? "tobias" : "wren";
             this.at = shop.now()
                     .minus(Duration.ofMinutes((long) (visit.daysAgo() * 24 * 60)))
@@ -150,7 +176,10 @@ public class DemoReplay {
                     arrivalCheck();
                     hold(HoldKind.OWNER, "The second belt costs more: go on?", Optional.empty());
                 }
-                case OPEN_ON_THE_WAY_IN -> open(way().subList(0, Math.max(1, way().size() - 1)));
+                case OPEN_ON_THE_WAY_IN -> {
+                    open(way().subList(0, Math.max(1, way().size() - 1)));
+                    halfDiagnosed();
+                }
                 case OPEN_AND_MENDED -> mend();
                 case GLUE_CURES -> {
                     mend();
@@ -189,8 +218,16 @@ public class DemoReplay {
                     handOver();
                 }
                 case HANDED_OVER -> {
-                    finish(outcome());
+                    if (told.soldAsItIs()) {
+                        arrivalCheck();
+                        end(new OutcomeGiven(Outcome.NOT_WORTH_IT, "sold with the fault told", later(15)));
+                    } else {
+                        finish(outcome());
+                    }
                     handOver();
+                    if (told.toBeSold()) {
+                        worth.sold(by("marit"), job, told.fetched());
+                    }
                 }
             }
         }
@@ -204,28 +241,7 @@ public class DemoReplay {
         }
 
         private void checkIn() {
-            String symptom = visit.seen().get(0).fault().symptom();
-            List<Arrival.Symptom> symptoms = new ArrayList<>();
-            visit.seen().stream()
-                    .map(seen -> seen.fault().symptom())
-                    .distinct()
-                    .forEach(name -> symptoms.add(new Arrival.Symptom(name, true)));
-            if (visit.luck() % 3 == 0 && !symptom.equals("gets hot")) {
-                symptoms.add(new Arrival.Symptom("gets hot", false));
-            }
-            Set<ArrivalMark> marks = new TreeSet<>();
-            marks.add(visit.luck() % 4 == 0 ? ArrivalMark.SEAL_BROKEN : ArrivalMark.SEAL_WHOLE);
-            if (visit.luck() % 7 == 0) {
-                marks.add(ArrivalMark.EARLIER_ATTEMPT);
-                marks.remove(ArrivalMark.SEAL_WHOLE);
-            }
-            Arrival arrival = new Arrival(
-                    DemoWords.complaint(symptom, visit.luck()),
-                    symptoms,
-                    marks,
-                    "",
-                    List.of(),
-                    visit.luck() % 2 == 0 ? List.of("mains lead") : List.of());
+            Arrival arrival = told.arrival();
             Optional<String> slot = shop.freeSlot(visit.luck());
             boolean stays = visit.daysAgo() < 20;
             if (stays) {
@@ -243,6 +259,8 @@ public class DemoReplay {
                             owner,
                             owner.isPresent() ? "" : unit.owner().orElse(""),
                             "",
+                            told.toBeSold() ? Optional.of(crate()) : Optional.empty(),
+                            told.toBeSold() ? Optional.of(told.paid()) : Optional.empty(),
                             slot,
                             due(),
                             arrival));
@@ -250,6 +268,13 @@ public class DemoReplay {
             JobStore.Job row = jobs.job(job);
             shop.units().put(unit.number(), row.unitId());
             row.owner().ifPresent(who -> shop.owners().put(who.name(), who.id()));
+        }
+
+        /** Each month's clear-out is a lot of its own. */
+        private long crate() {
+            String month = CRATE.format(at.atZone(ZoneOffset.UTC));
+            return shop.crates()
+                    .computeIfAbsent(month, name -> lots.add(by("ines"), "Recycling yard, " + name + " clear-out", at));
         }
 
         private Optional<Instant> due() {
@@ -297,7 +322,7 @@ public class DemoReplay {
                 later(6);
                 Optional<Long> part = Optional.ofNullable(seen.way().part()).map(shop.parts()::get);
                 part.ifPresent(this::orderIfNoneIsLeft);
-                findings.record(
+                FindingStore.FindingRow row = findings.record(
                         by(bencher),
                         job,
                         new FindingService.FaultSeen(
@@ -306,9 +331,64 @@ public class DemoReplay {
                                 seen.way().remedy(),
                                 part,
                                 part.isPresent() ? 1 : 0,
-                                seen.way().remedy() == Remedy.REVIVED ? "boiled and conditioned" : ""));
+                                seen.way().remedy() == Remedy.REVIVED ? "boiled and conditioned" : "",
+                                Optional.of(PROOFS.get(visit.luck() % PROOFS.size())),
+                                Optional.of(seen.fault().wrong().equals("bent") ? Cause.FALL : Cause.AGE),
+                                visit.luck() % 3 == 0));
+                // What is long past needs no before and after.
+                if (visit.daysAgo() < 20
+                        && seen == visit.seen().get(visit.seen().size() - 1)) {
+                    after(row, false, Change.WENT);
+                }
             }
             checkAsPlanned(Stage.BEFORE_CLOSING);
+        }
+
+        /** A first remedy that changed nothing, and one component measured and found good. */
+        private void halfDiagnosed() {
+            List<DemoFaults.Fault> others = DemoFaults.ALL.stream()
+                    .filter(fault -> fault.model().equals(visit.unit().model()))
+                    .filter(fault -> fault.revision().equals(visit.unit().revision()))
+                    .filter(fault -> visit.seen().stream()
+                            .noneMatch(seen -> seen.fault().component().equals(fault.component())))
+                    .limit(2)
+                    .toList();
+            DemoFaults.Fault tried = others.get(0);
+            later(8);
+            FindingStore.FindingRow failed = findings.record(
+                    by(bencher),
+                    job,
+                    new FindingService.FaultSeen(
+                            tried.component(),
+                            tried.wrong(),
+                            Remedy.CLEANED,
+                            Optional.empty(),
+                            0,
+                            "",
+                            Optional.of(Means.LOOKED),
+                            Optional.of(Cause.AGE),
+                            false));
+            later(4);
+            after(failed, true, Change.STAYED);
+            later(3);
+            evidence.look(
+                    by(bencher),
+                    job,
+                    known.components().get(others.get(1).component()),
+                    true,
+                    Means.MEASURED,
+                    "as it should be");
+        }
+
+        private void after(FindingStore.FindingRow row, boolean failed, Change change) {
+            evidence.after(
+                    by(bencher),
+                    row.id(),
+                    failed,
+                    told.arrival().symptoms().stream()
+                            .filter(Arrival.Symptom::present)
+                            .map(symptom -> new Change.After(symptom.name(), change))
+                            .toList());
         }
 
         private void orderIfNoneIsLeft(long part) {
@@ -360,6 +440,9 @@ public class DemoReplay {
         }
 
         private OutcomeGiven outcome() {
+            if (visit.luck() % 19 == 7) {
+                return new OutcomeGiven(Outcome.NOT_FIXED, "still does it now and then; told so", at);
+            }
             boolean remark = visit.luck() % 8 == 3;
             return new OutcomeGiven(
                     remark ? Outcome.FIXED_WITH_REMARK : Outcome.FIXED, remark ? "a little louder than new" : "", at);
@@ -372,7 +455,12 @@ public class DemoReplay {
 
         private void handOver() {
             later(24 * 60 + visit.luck() * 30);
-            outcomes.handOver(by("marit"), job);
+            outcomes.handOver(
+                    by("marit"),
+                    job,
+                    told.arrival().belongings().stream()
+                            .map(name -> new GoesBack(name, true, ""))
+                            .toList());
         }
 
         private void checkAsPlanned(Stage stage) {

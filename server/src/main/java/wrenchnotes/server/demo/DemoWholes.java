@@ -19,6 +19,7 @@ final class DemoWholes {
     private final List<Overview.ServiceMode> modes = new ArrayList<>();
     private final List<Overview.PlannedCheck> checks = new ArrayList<>();
     private final List<String[]> watch = new ArrayList<>();
+    private final List<String[]> lookOver = new ArrayList<>();
     private String before = "";
 
     private DemoWholes() {}
@@ -78,7 +79,10 @@ final class DemoWholes {
                         .check(AFTER_CLOSING, "reads from end to end", "the worst disk of the box", 2)
                         .watch(
                                 revision.startsWith("flat") ? "lid" : "fan bearing",
-                                revision.startsWith("flat") ? "lay a ruler over the lid" : "spin it by hand: dry?");
+                                revision.startsWith("flat") ? "lay a ruler over the lid" : "spin it by hand: dry?")
+                        .afterFall("lid", "flat? a ruler across both corners")
+                        .afterFall("door latch", "closes by its own weight")
+                        .afterFall("heads", "arm straight, heads meet");
         }
         return whole;
     }
@@ -88,13 +92,13 @@ final class DemoWholes {
     }
 
     Overview overview(ToLongFunction<String> componentId) {
-        return new Overview(
-                before,
-                modes,
-                checks,
-                watch.stream()
-                        .map(point -> new Overview.WatchPoint(componentId.applyAsLong(point[0]), point[1]))
-                        .toList());
+        return new Overview(before, modes, checks, points(watch, componentId), points(lookOver, componentId));
+    }
+
+    private static List<Overview.WatchPoint> points(List<String[]> said, ToLongFunction<String> componentId) {
+        return said.stream()
+                .map(point -> new Overview.WatchPoint(componentId.applyAsLong(point[0]), point[1]))
+                .toList();
     }
 
     private DemoWholes first(String words) {
@@ -114,6 +118,11 @@ final class DemoWholes {
 
     private DemoWholes watch(String component, String words) {
         watch.add(new String[] {component, words});
+        return this;
+    }
+
+    private DemoWholes afterFall(String component, String words) {
+        lookOver.add(new String[] {component, words});
         return this;
     }
 

@@ -11,6 +11,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.diagnosis.Cause;
+import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.server.ground.Pen;
 
@@ -24,17 +26,33 @@ public class FindingApi {
         this.service = service;
     }
 
-    /** @param partCount how many of the part were used; 0 if no part was */
+    /**
+     * @param partCount how many of the part were used; 0 if no part was
+     * @param proof what proved it
+     * @param causeConfirmed whether the cause is sure; it is suspected if left out
+     */
     public record FindingSaid(
             @NotBlank @Size(max = 80) String component,
             @NotBlank @Size(max = 80) String wrong,
             @NotNull Remedy remedy,
             Optional<Long> partId,
             int partCount,
-            @Size(max = 500) String remark) {
+            @Size(max = 500) String remark,
+            Optional<Means> proof,
+            Optional<Cause> cause,
+            Boolean causeConfirmed) {
 
         FindingService.FaultSeen found() {
-            return new FindingService.FaultSeen(component, wrong, remedy, partId, partCount, remark);
+            return new FindingService.FaultSeen(
+                    component,
+                    wrong,
+                    remedy,
+                    partId,
+                    partCount,
+                    remark,
+                    proof,
+                    cause,
+                    Boolean.TRUE.equals(causeConfirmed));
         }
     }
 

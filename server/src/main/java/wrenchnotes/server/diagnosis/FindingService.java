@@ -2,6 +2,8 @@ package wrenchnotes.server.diagnosis;
 
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.diagnosis.Cause;
+import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -42,7 +44,15 @@ public class FindingService {
 
     /** A fault as seen; the component and what is wrong with it become known words of the model if they are new. */
     public record FaultSeen(
-            String component, String wrong, Remedy remedy, Optional<Long> part, int partCount, String remark) {
+            String component,
+            String wrong,
+            Remedy remedy,
+            Optional<Long> part,
+            int partCount,
+            String remark,
+            Optional<Means> proof,
+            Optional<Cause> cause,
+            boolean causeConfirmed) {
 
         public FaultSeen {
             component = Checked.text("component", component, 80);
@@ -100,6 +110,9 @@ public class FindingService {
                         found.partCount(),
                         taken.map(DrawerService.Taken::costMinor).orElse(0L),
                         found.remark(),
+                        found.proof(),
+                        found.cause(),
+                        found.causeConfirmed(),
                         corrects));
         FindingStore.FindingRow row = findings.finding(id);
         String words = (corrects.isPresent() ? "Corrected to: " : "Found: ") + row.words();

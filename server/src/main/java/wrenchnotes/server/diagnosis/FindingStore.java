@@ -5,6 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.diagnosis.Cause;
+import wrenchnotes.core.diagnosis.Change;
+import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
@@ -17,6 +22,9 @@ public class FindingStore {
 
     /**
      * @param earlierJob the last earlier stay of this unit in which this component was a fault: this one is a comeback
+     * @param proof what proved it; empty if nobody said
+     * @param failed whether the remedy changed nothing
+     * @param changes which symptoms went, stayed or came with the remedy
      * @param struckWhy why it was struck; empty if it stands
      */
     public record FindingRow(
@@ -34,6 +42,11 @@ public class FindingStore {
             Instant at,
             String by,
             Optional<Long> earlierJob,
+            Optional<Means> proof,
+            Optional<Cause> cause,
+            boolean causeConfirmed,
+            boolean failed,
+            List<Change.After> changes,
             Optional<String> struckWhy) {
 
         String words() {
@@ -51,11 +64,20 @@ public class FindingStore {
             int partCount,
             long costMinor,
             String remark,
+            Optional<Means> proof,
+            Optional<Cause> cause,
+            boolean causeConfirmed,
             Optional<Long> corrects) {}
 
     private static final String FINDING = """
             SELECT finding.id, finding.job_id, finding.component_id, component.name AS component, fault.wrong, remedy,
                    part_id, part.name AS part, part_count, cost_minor, remark, finding.at, person.name AS by, struck_why,
+                   proof, cause, cause_confirmed, failed,
+                   (SELECT json_group_array(json_object('symptom', COALESCE(word.name, said.name), 'change', change))
+                    FROM finding_symptom
+                    JOIN symptom AS said ON said.id = symptom_id
+                    LEFT JOIN symptom AS word ON word.id = said.merged_into
+                    WHERE finding_id = finding.id) AS changes,
                    (SELECT MAX(earlier.job_id)
                     FROM finding AS earlier
                     WHERE earlier.unit_id = finding.unit_id AND earlier.component_id = finding.component_id
@@ -67,10 +89,14 @@ public class FindingStore {
             LEFT JOIN part ON part.id = part_id
             """;
 
-    private final JdbcClient jdbc;
+    private static final TypeReference<List<Change.After>> CHANGES = new TypeReference<>() {};
 
-    FindingStore(JdbcClient jdbc) {
+    private final JdbcClient jdbc;
+    private final JsonMapper json;
+
+    FindingStore(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
+        this.json = json;
     }
 
     public List<FindingRow> ofJob(long job) {
@@ -88,7 +114,7 @@ public class FindingStore {
                 .orElseThrow(() -> new NotFound("There is no finding " + id));
     }
 
-    private static FindingRow finding(java.sql.ResultSet row) throws java.sql.SQLException {
+    private FindingRow finding(java.sql.ResultSet row) throws java.sql.SQLException {
         return new FindingRow(
                 row.getLong("id"),
                 row.getLong("job_id"),
@@ -104,15 +130,21 @@ public class FindingStore {
                 Sql.instant(row, "at"),
                 row.getString("by"),
                 Sql.id(row, "earlier_job"),
+                Optional.ofNullable(row.getString("proof")).map(Means::valueOf),
+                Optional.ofNullable(row.getString("cause")).map(Cause::valueOf),
+                row.getBoolean("cause_confirmed"),
+                row.getBoolean("failed"),
+                json.readValue(row.getString("changes"), CHANGES),
                 Optional.ofNullable(row.getString("struck_why")));
     }
 
     long add(By by, JobStore.Job job, NewFinding finding) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO finding (job_id, unit_id, revision_id, component_id, fault_id, remedy,
-                                                     part_id, part_count, cost_minor, remark, at, by, corrects)
+                                                     part_id, part_count, cost_minor, remark, proof, cause, cause_confirmed, at, by,
+                                                     corrects)
                                 VALUES (:job, :unit, :revision, :component, :fault, :remedy,
-                                        :part, :partCount, :cost, :remark, :at, :by, :corrects)
+                                        :part, :partCount, :cost, :remark, :proof, :cause, :confirmed, :at, :by, :corrects)
                                 """)
                 .param("job", job.id())
                 .param("unit", job.unitId())
@@ -124,9 +156,30 @@ public class FindingStore {
                 .param("partCount", finding.partCount())
                 .param("cost", finding.costMinor())
                 .param("remark", finding.remark())
+                .param("proof", finding.proof().map(Enum::name).orElse(null))
+                .param("cause", finding.cause().map(Enum::name).orElse(null))
+                .param("confirmed", finding.causeConfirmed() ? 1 : 0)
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .param("corrects", finding.corrects().orElse(null)));
+    }
+
+    /** @param symptoms ids of the symptoms of the changes, in their order */
+    void after(long id, boolean failed, List<Change.After> changes, List<Long> symptoms) {
+        jdbc.sql("UPDATE finding SET failed = :failed WHERE id = :id")
+                .param("failed", failed ? 1 : 0)
+                .param("id", id)
+                .update();
+        jdbc.sql("DELETE FROM finding_symptom WHERE finding_id = :id")
+                .param("id", id)
+                .update();
+        for (int at = 0; at < changes.size(); at++) {
+            jdbc.sql("INSERT OR REPLACE INTO finding_symptom VALUES (:id, :symptom, :change)")
+                    .param("id", id)
+                    .param("symptom", symptoms.get(at))
+                    .param("change", changes.get(at).change().name())
+                    .update();
+        }
     }
 
     void strike(By by, long id, String why) {

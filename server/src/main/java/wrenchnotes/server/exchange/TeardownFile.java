@@ -39,6 +39,9 @@ public class TeardownFile {
     private static final int MOST_TOLD = 8;
     private static final int LONGEST = 60_000_000;
 
+    /** Parts of the overview that name components. */
+    private static final List<String> POINTS = List.of("watch", "lookOver");
+
     private final JsonMapper json;
 
     TeardownFile(JsonMapper json) {
@@ -84,9 +87,11 @@ public class TeardownFile {
             part.inside().ifPresent(inside -> node.set("inside", json.valueToTree(inside)));
         }
         ObjectNode overview = json.valueToTree(content.notes().overview());
-        for (JsonNode watch : overview.get("watch").values()) {
-            ((ObjectNode) watch)
-                    .put("component", content.name(watch.get("component").asLong()));
+        for (String points : POINTS) {
+            for (JsonNode point : overview.get(points).values()) {
+                ((ObjectNode) point)
+                        .put("component", content.name(point.get("component").asLong()));
+            }
         }
         file.set("overview", overview);
         ArrayNode steps = file.putArray("steps");
@@ -153,9 +158,11 @@ public class TeardownFile {
         if (node.isMissingNode()) {
             return Overview.NONE;
         }
-        for (JsonNode watch : node.path("watch").values()) {
-            String name = watch.get("component").asString();
-            ((ObjectNode) watch).put("component", known(ids, name, "A watch point"));
+        for (String points : POINTS) {
+            for (JsonNode point : node.path(points).values()) {
+                String name = point.get("component").asString();
+                ((ObjectNode) point).put("component", known(ids, name, "A watch point"));
+            }
         }
         return json.treeToValue(node, Overview.class);
     }

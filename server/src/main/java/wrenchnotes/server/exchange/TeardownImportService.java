@@ -75,12 +75,17 @@ public class TeardownImportService {
                         overview.before(),
                         overview.modes(),
                         overview.checks(),
-                        overview.watch().stream()
-                                .map(watch -> new Overview.WatchPoint(ids.get(watch.component()), watch.words()))
-                                .toList()),
+                        renamed(overview.watch(), ids),
+                        renamed(overview.lookOver(), ids)),
                 notes.steps().stream()
                         .map(step -> step.exposing(
                                 step.exposes().stream().map(ids::get).collect(Collectors.toSet())))
                         .toList());
+    }
+
+    private static List<Overview.WatchPoint> renamed(List<Overview.WatchPoint> points, Map<Long, Long> ids) {
+        return points.stream()
+                .map(point -> new Overview.WatchPoint(ids.get(point.component()), point.words()))
+                .toList();
     }
 }

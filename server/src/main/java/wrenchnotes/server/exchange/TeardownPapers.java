@@ -97,6 +97,9 @@ public class TeardownPapers {
                                 + (check.load().isEmpty() ? "" : ", with " + check.load())
                                 + (check.times() > 1 ? ", " + check.times() + " times" : "")));
         overview.watch().forEach(watch -> line(page, "Watch the " + content.name(watch.component()), watch.words()));
+        overview.lookOver()
+                .forEach(look ->
+                        line(page, "After a fall or liquid, the " + content.name(look.component()), look.words()));
     }
 
     /** After https://schema.org/HowTo, as JSON-LD 1.1. */

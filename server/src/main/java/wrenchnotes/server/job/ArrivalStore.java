@@ -1,12 +1,16 @@
 package wrenchnotes.server.job;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.server.ground.Sql;
 
 /** What was said of a unit when it came in: its symptoms, marks, missing things and belongings. */
@@ -22,12 +26,16 @@ public class ArrivalStore {
         this.jdbc = jdbc;
     }
 
+    /** Words that were merged count as the word they were merged into. */
     public List<Arrival.Symptom> symptoms(long job) {
         return jdbc.sql("""
-                        SELECT symptom.name, present
-                        FROM job_symptom JOIN symptom ON symptom.id = symptom_id
+                        SELECT word.name, MAX(present) AS present
+                        FROM job_symptom
+                        JOIN symptom AS said ON said.id = symptom_id
+                        JOIN symptom AS word ON word.id = COALESCE(said.merged_into, said.id)
                         WHERE job_id = :job
-                        ORDER BY present DESC, symptom.id
+                        GROUP BY word.id
+                        ORDER BY MAX(present) DESC, word.id
                         """)
                 .param("job", job)
                 .query((row, n) -> new Arrival.Symptom(row.getString("name"), row.getBoolean("present")))
@@ -44,6 +52,24 @@ public class ArrivalStore {
                 .collect(Collectors.toUnmodifiableSet());
     }
 
+    /** Where marks are, in words; marks without words are left out. */
+    public Map<ArrivalMark, String> places(long job) {
+        Map<ArrivalMark, String> places = new EnumMap<>(ArrivalMark.class);
+        jdbc.sql("SELECT mark, place FROM job_mark WHERE job_id = :job AND place <> ''")
+                .param("job", job)
+                .query(row -> {
+                    places.put(ArrivalMark.valueOf(row.getString("mark")), row.getString("place"));
+                });
+        return places;
+    }
+
+    public List<Arrival.ArrivalPhoto> photos(long job) {
+        return jdbc.sql("SELECT hash, words FROM job_photo WHERE job_id = :job ORDER BY place")
+                .param("job", job)
+                .query((row, n) -> new Arrival.ArrivalPhoto(row.getString("hash"), row.getString("words")))
+                .list();
+    }
+
     public List<MissingThing> missing(long job) {
         return jdbc.sql("SELECT thing, label, count FROM arrival_missing WHERE job_id = :job ORDER BY label")
                 .param("job", job)
@@ -52,11 +78,37 @@ public class ArrivalStore {
                 .list();
     }
 
-    public List<String> belongings(long job) {
-        return jdbc.sql("SELECT name FROM belonging WHERE job_id = :job ORDER BY place")
+    /** @param back whether it went back; empty until the unit is handed over */
+    public record Belonging(String name, Optional<Boolean> back, String why) {}
+
+    public List<Belonging> belongings(long job) {
+        return jdbc.sql("SELECT name, back, why FROM belonging WHERE job_id = :job ORDER BY place")
                 .param("job", job)
-                .query(String.class)
+                .query((row, n) -> new Belonging(
+                        row.getString("name"), Sql.id(row, "back").map(back -> back == 1), row.getString("why")))
                 .list();
+    }
+
+    public void goesBack(long job, GoesBack thing) {
+        jdbc.sql("UPDATE belonging SET back = :back, why = :why WHERE job_id = :job AND name = :name")
+                .param("job", job)
+                .param("name", thing.name())
+                .param("back", thing.back() ? 1 : 0)
+                .param("why", thing.why())
+                .update();
+    }
+
+    /** A symptom that was asked for or tried later; the last answer stands. */
+    public void say(long job, Arrival.Symptom symptom) {
+        jdbc.sql("""
+                        INSERT INTO job_symptom (job_id, symptom_id, present)
+                        VALUES (:job, :symptom, :present)
+                        ON CONFLICT DO UPDATE SET present = excluded.present
+                        """)
+                .param("job", job)
+                .param("symptom", symptomId(job, symptom.name()))
+                .param("present", symptom.present() ? 1 : 0)
+                .update();
     }
 
     /** Writes everything anew: the journal holds what was there before. */
@@ -64,15 +116,24 @@ public class ArrivalStore {
         clear(job);
         arrival.symptoms().forEach(symptom -> jdbc.sql("INSERT INTO job_symptom VALUES (:job, :symptom, :present)")
                 .param("job", job)
-                .param("symptom", symptomId(symptom.name()))
+                .param("symptom", symptomId(job, symptom.name()))
                 .param("present", symptom.present() ? 1 : 0)
                 .update());
-        arrival.marks().forEach(mark -> jdbc.sql("INSERT INTO job_mark VALUES (:job, :mark)")
+        arrival.marks().forEach(mark -> jdbc.sql("INSERT INTO job_mark VALUES (:job, :mark, :place)")
                 .param("job", job)
                 .param("mark", mark.name())
+                .param("place", arrival.places().getOrDefault(mark, ""))
                 .update());
+        for (int place = 0; place < arrival.photos().size(); place++) {
+            jdbc.sql("INSERT INTO job_photo VALUES (:job, :place, :hash, :words)")
+                    .param("job", job)
+                    .param("place", place)
+                    .param("hash", arrival.photos().get(place).hash())
+                    .param("words", arrival.photos().get(place).words())
+                    .update();
+        }
         for (int place = 0; place < arrival.belongings().size(); place++) {
-            jdbc.sql("INSERT INTO belonging VALUES (:job, :place, :name)")
+            jdbc.sql("INSERT INTO belonging (job_id, place, name) VALUES (:job, :place, :name)")
                     .param("job", job)
                     .param("place", place)
                     .param("name", arrival.belongings().get(place))
@@ -87,20 +148,26 @@ public class ArrivalStore {
     }
 
     private void clear(long job) {
-        for (String table : List.of("job_symptom", "job_mark", "belonging", "arrival_missing")) {
+        for (String table : List.of("job_symptom", "job_mark", "job_photo", "belonging", "arrival_missing")) {
             jdbc.sql("DELETE FROM " + table + " WHERE job_id = :job")
                     .param("job", job)
                     .update();
         }
     }
 
-    /** The id of a symptom, which joins the shop's words if it is new. */
-    private long symptomId(String name) {
+    /** The id of a symptom, which joins the shop's words for this kind of unit if it is new. */
+    public long symptomId(long job, String name) {
         return jdbc.sql("SELECT id FROM symptom WHERE name = :name")
                 .param("name", name)
                 .query(Long.class)
                 .optional()
-                .orElseGet(() -> Sql.inserted(jdbc.sql("INSERT INTO symptom (area, name) VALUES ('ours', :name)")
-                        .param("name", name)));
+                .orElseGet(() -> Sql.inserted(jdbc.sql("""
+                                INSERT INTO symptom (area, name, kinds)
+                                SELECT 'ours', :name, json_array(model.kind)
+                                FROM job
+                                JOIN revision ON revision.id = job.revision_id
+                                JOIN model ON model.id = model_id
+                                WHERE job.id = :job
+                                """).param("name", name).param("job", job)));
     }
 }

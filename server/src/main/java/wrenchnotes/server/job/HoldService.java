@@ -1,7 +1,10 @@
 package wrenchnotes.server.job;
 
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.UsualWait;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
@@ -45,6 +48,11 @@ public class HoldService {
                 by,
                 Journal.Entry.ofJob(
                         job, "hold", set.id(), "Must wait, " + hold.kind().words() + ": " + hold.why(), set));
+    }
+
+    /** How long a wait of this kind usually lasts here. */
+    public Optional<UsualWait> usually(HoldKind kind, long revision) {
+        return UsualWait.of(kind, holds.lasted(kind, Optional.of(revision)), holds.lasted(kind, Optional.empty()));
     }
 
     public HoldStore.HoldRow end(By by, long id) {

@@ -3,6 +3,7 @@ package wrenchnotes.server.outcome;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.server.ground.Pen;
@@ -38,8 +40,12 @@ public class OutcomeApi {
                 by -> service.give(by, job, new OutcomeGiven(said.outcome(), said.remark(), by.at())));
     }
 
+    /** @param belongings for each thing that came with it, whether it goes back; left out if nothing did */
+    public record HandoverSaid(@Size(max = 40) List<GoesBack> belongings) {}
+
     @PostMapping("/handover")
-    JobStore.Job handOver(@PathVariable long job, Pen pen) {
-        return pen.once("handover", JobStore.Job.class, by -> service.handOver(by, job));
+    JobStore.Job handOver(@PathVariable long job, @Valid @RequestBody(required = false) HandoverSaid said, Pen pen) {
+        List<GoesBack> belongings = said == null || said.belongings() == null ? List.of() : said.belongings();
+        return pen.once(belongings, JobStore.Job.class, by -> service.handOver(by, job, belongings));
     }
 }

@@ -1,11 +1,14 @@
 package wrenchnotes.server.outcome;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.JobStore;
 
@@ -16,12 +19,14 @@ public class OutcomeService {
     private final OutcomeStore outcomes;
     private final JobStore jobs;
     private final FactsStore facts;
+    private final ArrivalStore arrivals;
     private final Journal journal;
 
-    OutcomeService(OutcomeStore outcomes, JobStore jobs, FactsStore facts, Journal journal) {
+    OutcomeService(OutcomeStore outcomes, JobStore jobs, FactsStore facts, ArrivalStore arrivals, Journal journal) {
         this.outcomes = outcomes;
         this.jobs = jobs;
         this.facts = facts;
+        this.arrivals = arrivals;
         this.journal = journal;
     }
 
@@ -35,17 +40,34 @@ public class OutcomeService {
         return new OutcomeStore.OutcomeRow(id, given, by.name());
     }
 
-    /** Hands the unit over, if nothing is in the way; else says what is. */
-    public JobStore.Job handOver(By by, long id) {
+    /**
+     * Hands the unit over, if nothing is in the way; else says what is.
+     *
+     * @param belongings for each thing that came with it, whether it goes back
+     */
+    public JobStore.Job handOver(By by, long id, List<GoesBack> belongings) {
         JobStore.Job job = jobs.job(id);
         job.mustBeHere();
-        List<String> reasons = facts.of(job).inTheWayOfHandover();
+        List<String> reasons = new ArrayList<>(facts.of(job).inTheWayOfHandover());
+        List<String> came = arrivals.belongings(id).stream()
+                .map(ArrivalStore.Belonging::name)
+                .toList();
+        reasons.addAll(GoesBack.unanswered(came, belongings));
         if (!reasons.isEmpty()) {
             throw Refused.because(reasons);
         }
+        belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
         jobs.handOver(id, by.at());
         String to = job.owner().map(owner -> " to " + owner.name()).orElse(" to the resale shelf");
-        journal.write(by, Journal.Entry.ofJob(id, "job", id, "Handed over" + to, by.at()));
+        journal.write(by, Journal.Entry.ofJob(id, "job", id, "Handed over" + to + with(belongings), belongings));
         return jobs.job(id);
+    }
+
+    private static String with(List<GoesBack> belongings) {
+        return belongings.stream()
+                .map(thing -> thing.back() ? thing.name() : "not " + thing.name() + " (" + thing.why() + ")")
+                .reduce((one, other) -> one + ", " + other)
+                .map(things -> ", with " + things)
+                .orElse("");
     }
 }

@@ -3,6 +3,7 @@ package wrenchnotes.server.sheet;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -85,7 +86,9 @@ public class SheetApi {
             List<Arrival.Symptom> symptoms,
             Set<ArrivalMark> marks,
             List<ArrivalStore.MissingThing> missing,
-            List<String> belongings,
+            Map<ArrivalMark, String> places,
+            List<Arrival.ArrivalPhoto> photos,
+            List<ArrivalStore.Belonging> belongings,
             List<HoldOnSheet> holds,
             List<FindingStore.FindingRow> findings,
             List<CheckStore.CheckRow> checks,
@@ -117,6 +120,8 @@ public class SheetApi {
                 arrivals.symptoms(id),
                 arrivals.marks(id),
                 arrivals.missing(id),
+                arrivals.places(id),
+                arrivals.photos(id),
                 arrivals.belongings(id),
                 holds.ofJob(id).stream()
                         .map(hold -> new HoldOnSheet(hold, hold.hold().activeAt(now)))

@@ -1,0 +1,158 @@
+package wrenchnotes.server.diagnosis;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.Arrival;
+import wrenchnotes.core.diagnosis.Change;
+import wrenchnotes.core.diagnosis.CrossedTries;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.Overruling;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.finder.FinderIndex;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.job.ArrivalStore;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.teardown.ModelStore;
+
+/** Writes down what speaks for and against faults. Each method runs in the caller's transaction. */
+@Component
+public class EvidenceService {
+
+    private final EvidenceStore evidence;
+    private final FindingStore findings;
+    private final ArrivalStore arrivals;
+    private final JobStore jobs;
+    private final ModelStore models;
+    private final FinderIndex finder;
+    private final Journal journal;
+
+    EvidenceService(
+            EvidenceStore evidence,
+            FindingStore findings,
+            ArrivalStore arrivals,
+            JobStore jobs,
+            ModelStore models,
+            FinderIndex finder,
+            Journal journal) {
+        this.evidence = evidence;
+        this.findings = findings;
+        this.arrivals = arrivals;
+        this.jobs = jobs;
+        this.models = models;
+        this.finder = finder;
+        this.journal = journal;
+    }
+
+    /** A symptom that was asked for or tried after check-in. */
+    void symptom(By by, long job, Arrival.Symptom symptom) {
+        jobs.job(job).mustBeHere();
+        arrivals.say(job, symptom);
+        finder.renew(job);
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        job, "symptom", job, (symptom.present() ? "So: " : "Not so: ") + symptom.name(), symptom));
+    }
+
+    public void look(By by, long jobId, long component, boolean good, Means means, String words) {
+        JobStore.Job job = jobs.job(jobId);
+        job.mustBeHere();
+        ModelStore.ModelComponent one = models.components(job.modelId()).stream()
+                .filter(known -> known.id() == component)
+                .findFirst()
+                .orElseThrow(() -> new Invalid("componentId", "This model has no component " + component));
+        String said = Checked.optionalText("words", words, 200);
+        long id = evidence.addLook(by, jobId, component, good, means, said);
+        String story =
+                one.name() + ": " + (good ? "good" : "bad") + ", " + words(means) + (said.isEmpty() ? "" : ". " + said);
+        journal.write(by, Journal.Entry.ofJob(jobId, "look", id, story, said));
+    }
+
+    void tries(By by, long job, CrossedTries grid) {
+        jobs.job(job).mustBeHere();
+        if (grid.tries().isEmpty()) {
+            throw new Invalid("tries", "Nothing was tried yet: say of one pair at least whether it works");
+        }
+        long id = evidence.addTries(by, job, grid);
+        long bad = grid.tries().stream().filter(one -> !one.good()).count();
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        job,
+                        "tries",
+                        id,
+                        "Tried with one another: " + grid.tries().size() + " pairs, " + bad + " went wrong",
+                        grid));
+    }
+
+    void strike(By by, EvidenceStore.Kept what, long id) {
+        long job = evidence.jobOf(what, id);
+        jobs.job(job).mustBeHere();
+        evidence.strike(by, what, id);
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        job,
+                        "correction",
+                        id,
+                        what == EvidenceStore.Kept.LOOK ? "A look was struck" : "Crossed tries were struck",
+                        null));
+    }
+
+    void overrule(By by, long job, FaultName fault, Overruling word, String why) {
+        jobs.job(job).mustBeHere();
+        String reason =
+                word == Overruling.AS_COMPUTED ? Checked.optionalText("why", why, 200) : Checked.text("why", why, 200);
+        evidence.overrule(by, job, fault, word, reason);
+        String story =
+                switch (word) {
+                    case THIS_FIRST -> "Overruled: " + fault.words() + " first. " + reason;
+                    case NOT_THIS -> "Overruled: not " + fault.words() + ". " + reason;
+                    case AS_COMPUTED -> "Back to the odds: " + fault.words();
+                };
+        journal.write(by, Journal.Entry.ofJob(job, "overruling", job, story, fault));
+    }
+
+    /** What a remedy changed, said once it was tried; the last word stands. */
+    public FindingStore.FindingRow after(By by, long id, boolean failed, List<Change.After> changes) {
+        FindingStore.FindingRow before = findings.finding(id);
+        JobStore.Job job = jobs.job(before.jobId());
+        job.mustBeHere();
+        if (before.struckWhy().isPresent()) {
+            throw new Invalid("finding", "This finding is struck: say it of the one that stands");
+        }
+        if (failed && changes.stream().anyMatch(after -> after.change() == Change.WENT)) {
+            throw new Invalid("failed", "Something went away, so it did not fail: keep one of the two");
+        }
+        findings.after(
+                id,
+                failed,
+                changes,
+                changes.stream()
+                        .map(after -> arrivals.symptomId(job.id(), after.symptom()))
+                        .toList());
+        FindingStore.FindingRow row = findings.finding(id);
+        String story = "After " + row.component() + ", " + row.wrong() + ": "
+                + (failed ? "it changed nothing. " : "")
+                + changes.stream()
+                        .map(after ->
+                                after.symptom() + " " + after.change().name().toLowerCase(Locale.ROOT))
+                        .collect(Collectors.joining(", "));
+        journal.write(by, new Journal.Entry(job.id(), "after", id, story, before, row));
+        return row;
+    }
+
+    private static String words(Means means) {
+        return switch (means) {
+            case LOOKED -> "by eye";
+            case MEASURED -> "measured";
+            case TAKEN_OUT -> "taken out to see";
+            case SWAPPED -> "swapped with a good one";
+        };
+    }
+}

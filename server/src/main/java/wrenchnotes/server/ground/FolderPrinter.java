@@ -1,0 +1,30 @@
+package wrenchnotes.server.ground;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.stereotype.Component;
+
+/** The stand-in for a printer: papers come out as files in {@code printed/} of the data folder. */
+@Component
+public class FolderPrinter implements Printer {
+
+    private final Path folder;
+
+    FolderPrinter(Settings settings) {
+        this.folder = settings.data().resolve("printed");
+    }
+
+    @Override
+    public String print(String name, byte[] pdf) {
+        try {
+            Files.createDirectories(folder);
+            Path file = folder.resolve(name + ".pdf");
+            Files.write(file, pdf);
+            return folder.getFileName() + "/" + file.getFileName();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

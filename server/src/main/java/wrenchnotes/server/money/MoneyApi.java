@@ -1,0 +1,125 @@
+package wrenchnotes.server.money;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PositiveOrZero;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.money.Triage;
+import wrenchnotes.server.checkin.LotStore;
+import wrenchnotes.server.diagnosis.DiagnosisService;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.ArrivalStore;
+import wrenchnotes.server.job.JobStore;
+
+/** What a job costs and is worth; what becomes of units to be sold. */
+@RestController
+public class MoneyApi {
+
+    private final WorthService service;
+    private final MoneyStore money;
+    private final DiagnosisService diagnosis;
+    private final JobStore jobs;
+    private final ArrivalStore arrivals;
+    private final LotStore lots;
+    private final Snapshot snapshot;
+    private final Clock clock;
+
+    MoneyApi(
+            WorthService service,
+            MoneyStore money,
+            DiagnosisService diagnosis,
+            JobStore jobs,
+            ArrivalStore arrivals,
+            LotStore lots,
+            Snapshot snapshot,
+            Clock clock) {
+        this.service = service;
+        this.money = money;
+        this.diagnosis = diagnosis;
+        this.jobs = jobs;
+        this.arrivals = arrivals;
+        this.lots = lots;
+        this.snapshot = snapshot;
+        this.clock = clock;
+    }
+
+    /** @param expectedMinor what the person who decides thinks it will fetch; left out to go by the shop's sales */
+    public record TriageSaid(
+            @NotNull Triage way, @Size(max = 200) String why, Optional<@PositiveOrZero Long> expectedMinor) {}
+
+    public record SaleSaid(@NotNull @PositiveOrZero Long minor) {}
+
+    /** @param likeliest the first of the odds; empty if nothing is likely */
+    public record UnitOfLot(
+            JobStore.Job job,
+            Set<ArrivalMark> marks,
+            List<String> symptoms,
+            Optional<DiagnosisService.LikelyFault> likeliest,
+            WorthService.Money money) {}
+
+    public record LotView(LotStore.Lot lot, List<UnitOfLot> units) {}
+
+    @GetMapping("/api/jobs/{job}/money")
+    WorthService.Money ofJob(@PathVariable long job, @RequestParam(required = false) Long expected) {
+        return snapshot.read(() -> ofJob(jobs.job(job), Optional.ofNullable(expected)));
+    }
+
+    private WorthService.Money ofJob(JobStore.Job job, Optional<Long> expected) {
+        return service.ofJob(job, diagnosis.onBench(job, clock.instant()), expected);
+    }
+
+    @PostMapping("/api/jobs/{job}/triage")
+    @ResponseStatus(HttpStatus.CREATED)
+    WorthService.Money decide(@PathVariable long job, @Valid @RequestBody TriageSaid said, Pen pen) {
+        pen.once(said, String.class, by -> {
+            JobStore.Job row = jobs.job(job);
+            service.decide(by, row, said.way(), said.why(), diagnosis.onBench(row, by.at()), said.expectedMinor());
+            return "decided";
+        });
+        return ofJob(job, said.expectedMinor().orElse(null));
+    }
+
+    @PostMapping("/api/jobs/{job}/sale")
+    @ResponseStatus(HttpStatus.CREATED)
+    MoneyStore.SaleRow sold(@PathVariable long job, @Valid @RequestBody SaleSaid said, Pen pen) {
+        pen.once(said, String.class, by -> {
+            service.sold(by, job, said.minor());
+            return "sold";
+        });
+        return snapshot.read(() -> money.sale(job).orElseThrow());
+    }
+
+    @GetMapping("/api/lots/{lot}")
+    LotView lot(@PathVariable long lot) {
+        return snapshot.read(() -> new LotView(
+                lots.lot(lot), lots.jobs(lot).stream().map(this::unit).toList()));
+    }
+
+    private UnitOfLot unit(long id) {
+        JobStore.Job job = jobs.job(id);
+        DiagnosisService.Judged judged = diagnosis.onBench(job, clock.instant());
+        return new UnitOfLot(
+                job,
+                arrivals.marks(id),
+                arrivals.symptoms(id).stream()
+                        .filter(symptom -> symptom.present())
+                        .map(symptom -> symptom.name())
+                        .toList(),
+                judged.odds().faults().stream().findFirst(),
+                service.ofJob(job, judged, Optional.empty()));
+    }
+}

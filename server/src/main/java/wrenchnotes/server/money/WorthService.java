@@ -1,0 +1,192 @@
+package wrenchnotes.server.money;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.money.Estimate;
+import wrenchnotes.core.money.Triage;
+import wrenchnotes.core.money.Worth;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Kind;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.diagnosis.DiagnosisService;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Settings;
+import wrenchnotes.server.job.HoldService;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.outcome.OutcomeStore;
+
+/** What a unit will take, what it may fetch, and what to do with it. Runs in the caller's transaction. */
+@Component
+public class WorthService {
+
+    private static final double WORTH_NAMING = 0.1;
+
+    private final MoneyStore money;
+    private final HoldService holds;
+    private final OutcomeStore outcomes;
+    private final JobStore jobs;
+    private final Settings settings;
+    private final Journal journal;
+
+    WorthService(
+            MoneyStore money,
+            HoldService holds,
+            OutcomeStore outcomes,
+            JobStore jobs,
+            Settings settings,
+            Journal journal) {
+        this.money = money;
+        this.holds = holds;
+        this.outcomes = outcomes;
+        this.jobs = jobs;
+        this.settings = settings;
+        this.journal = journal;
+    }
+
+    /**
+     * @param count in the drawer now
+     * @param daysToGet half of such waits were over by then; empty if nothing is known
+     */
+    public record PartNeeded(
+            FaultName fault,
+            double probability,
+            long partId,
+            String part,
+            String drawer,
+            int count,
+            Optional<Long> daysToGet) {}
+
+    /** @param worth only for units to be sold */
+    public record Money(
+            Estimate estimate,
+            long hourMinor,
+            List<PartNeeded> parts,
+            Optional<Worth> worth,
+            Optional<Long> paidMinor,
+            Optional<MoneyStore.TriageRow> triage,
+            Optional<MoneyStore.SaleRow> sale) {}
+
+    public Estimate estimate(DiagnosisService.Judged judged) {
+        return Estimate.of(judged.diagnosis(), judged.work(), settings.hourMinor());
+    }
+
+    public Money atCounter(
+            long revision, long model, Kind kind, DiagnosisService.Judged judged, boolean resale, Optional<Long> paid) {
+        Estimate estimate = estimate(judged);
+        Optional<Worth> worth = resale
+                ? Optional.of(Worth.of(
+                        money.sales(revision, model, kind), Optional.empty(), judged.success(), estimate, paid))
+                : Optional.empty();
+        return new Money(
+                estimate,
+                settings.hourMinor(),
+                parts(judged, revision),
+                worth,
+                paid,
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** @param expected what a person thinks it will fetch */
+    public Money ofJob(JobStore.Job job, DiagnosisService.Judged judged, Optional<Long> expected) {
+        Estimate estimate = estimate(judged);
+        Optional<Long> paid = money.paid(job.id());
+        Optional<Worth> worth = job.ownership() == Ownership.RESALE
+                ? Optional.of(worth(job, judged, estimate, expected, paid))
+                : Optional.empty();
+        return new Money(
+                estimate,
+                settings.hourMinor(),
+                parts(judged, job.revisionId()),
+                worth,
+                paid,
+                money.triage(job.id()),
+                money.sale(job.id()));
+    }
+
+    private Worth worth(
+            JobStore.Job job,
+            DiagnosisService.Judged judged,
+            Estimate estimate,
+            Optional<Long> expected,
+            Optional<Long> paid) {
+        return Worth.of(
+                money.sales(job.revisionId(), job.modelId(), job.kind()), expected, judged.success(), estimate, paid);
+    }
+
+    private List<PartNeeded> parts(DiagnosisService.Judged judged, long revision) {
+        List<DiagnosisService.LikelyFault> likely = judged.odds().faults().stream()
+                .filter(fault -> fault.probability() >= WORTH_NAMING && !fault.out())
+                .filter(fault -> fault.faultId().isPresent())
+                .limit(4)
+                .toList();
+        Optional<Long> days = holds.usually(HoldKind.PART, revision)
+                .map(wait -> Math.max(1, wait.length().toDays()));
+        return money
+                .usualParts(likely.stream().map(fault -> fault.faultId().get()).toList())
+                .stream()
+                .map(entry -> {
+                    DiagnosisService.LikelyFault fault = likely.stream()
+                            .filter(one -> one.faultId().get().equals(entry.getKey()))
+                            .findFirst()
+                            .orElseThrow();
+                    MoneyStore.UsualPart part = entry.getValue();
+                    return new PartNeeded(
+                            fault.fault(),
+                            fault.probability(),
+                            part.partId(),
+                            part.name(),
+                            part.drawer(),
+                            part.count(),
+                            part.count() > 0 ? Optional.empty() : days);
+                })
+                .toList();
+    }
+
+    void decide(
+            By by, JobStore.Job job, Triage way, String why, DiagnosisService.Judged judged, Optional<Long> expected) {
+        job.mustBeHere();
+        if (job.ownership() != Ownership.RESALE) {
+            throw Refused.because(job.tag() + " is a customer's: what becomes of it is for its owner to say.");
+        }
+        Worth figures = worth(job, judged, estimate(judged), expected, money.paid(job.id()));
+        String reason = Checked.optionalText("why", why, 200);
+        boolean best = figures.ways().isEmpty() || figures.ways().get(0).way() == way;
+        money.addTriage(by, job.id(), way, reason, figures);
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        job.id(),
+                        "triage",
+                        job.id(),
+                        "Decided: " + way.words() + (best ? "" : ", against the figures")
+                                + (reason.isEmpty() ? "" : ". " + reason),
+                        figures));
+    }
+
+    /** A unit may be sold long after it left the bench. */
+    public void sold(By by, long id, long minor) {
+        JobStore.Job job = jobs.job(id);
+        if (job.ownership() != Ownership.RESALE) {
+            throw Refused.because(job.tag() + " is a customer's: it is not for sale.");
+        }
+        boolean worked = outcomes.ofJob(id).stream()
+                .findFirst()
+                .map(row -> row.given().outcome().saysItWorks())
+                .orElseThrow(() -> Refused.because("Say how the job ended before it is sold: working, or as it is."));
+        money.addSale(by, id, minor, worked);
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        id,
+                        "sale",
+                        id,
+                        "Sold " + (worked ? "working" : "as it is") + " for " + settings.inMoney(minor),
+                        minor));
+    }
+}

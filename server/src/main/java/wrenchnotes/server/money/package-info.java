@@ -1,0 +1,2 @@
+/** What work costs and what units fetch. */
+package wrenchnotes.server.money;

@@ -16,6 +16,9 @@ import { useSession } from './team/session';
 import { system } from './theme';
 
 const CheckInPage = lazy(() => import('./checkin/CheckInPage'));
+const WordsPage = lazy(() => import('./checkin/WordsPage'));
+const LotPage = lazy(() => import('./money/LotPage'));
+const LotsPage = lazy(() => import('./money/LotsPage'));
 const JobPage = lazy(() => import('./job/JobPage'));
 const BenchRoom = lazy(() => import('./bench/BenchRoom'));
 const BenchPage = lazy(() => import('./bench/BenchPage'));
@@ -53,6 +56,9 @@ function App() {
             <Route element={<Shell person={now.person} />}>
               <Route path="/rack" element={<RackPage />} />
               <Route path="/checkin" element={<CheckInPage />} />
+              <Route path="/words" element={<WordsPage />} />
+              <Route path="/lots" element={<LotsPage />} />
+              <Route path="/lots/:lot" element={<LotPage />} />
               <Route path="/jobs/:job" element={<JobPage />} />
               <Route path="/bench" element={<BenchRoom />} />
               <Route path="/bench/:job" element={<BenchPage />} />

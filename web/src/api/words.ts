@@ -126,3 +126,47 @@ export const reworkWords: Record<NonNullable<Schemas['StartSaid']['rework']>, st
   SECOND_FAULT: 'there is a second fault',
   OTHER: 'another reason',
 };
+
+export const meansWords: Record<Schemas['LookRow']['means'], string> = {
+  LOOKED: 'looked',
+  MEASURED: 'measured',
+  TAKEN_OUT: 'taken out to see',
+  SWAPPED: 'swapped with a good one',
+};
+
+export const causeWords: Record<NonNullable<Schemas['FindingRow']['cause']>, string> = {
+  AGE: 'age',
+  FALL: 'a fall',
+  LIQUID: 'liquid',
+  HEAT: 'heat',
+  EARLIER_REPAIR: 'an earlier repair',
+  OWNER_TREATMENT: 'the owner’s own treatment',
+  STORAGE: 'storage',
+};
+
+export const changeWords: Record<Schemas['After']['change'], string> = {
+  WENT: 'went',
+  STAYED: 'stayed',
+  CAME: 'came',
+};
+
+export const triageWords: Record<Schemas['Way']['way'], string> = {
+  MEND: 'mend it',
+  SELL_AS_IS: 'sell as it is, fault told',
+  KEEP_FOR_PARTS: 'keep for parts',
+  SCRAP: 'scrap it',
+};
+
+/** "5 of 9, revision", "shipped table". */
+export function behindWords({ level, count, outOf }: Schemas['Behind']): string {
+  const of = { REVISION: 'revision', MODEL: 'model', KIND: 'its kind', ALL: 'all', SHIPPED: '' }[level];
+  return level === 'SHIPPED' ? 'shipped table' : `${count} of ${outOf}, ${of}`;
+}
+
+/** "½ min", "12 min", "1.4 h". */
+export function span(minutes: number): string {
+  if (minutes < 0.75) {
+    return '½ min';
+  }
+  return minutes < 59.5 ? `${Math.max(1, Math.round(minutes))} min` : `${(minutes / 60).toFixed(1)} h`;
+}

@@ -1,15 +1,17 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../api/client';
+import { minorOf } from '../money/minorOf';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { type Arrival, ArrivalFields, NOTHING_SAID } from './ArrivalFields';
-import { Known } from './Known';
+import { CounterOutlook } from './CounterOutlook';
 import { Looks } from './Looks';
+import { LotField } from './LotField';
 import { OwnerField } from './OwnerField';
 import { useCounter } from './useCounter';
 
@@ -23,6 +25,8 @@ type Form = {
   ownerId?: number;
   ownerName: string;
   ownerContact: string;
+  lotId?: number;
+  paid: string;
   slot?: string;
   due: string;
   arrival: Arrival;
@@ -34,6 +38,7 @@ const BLANK: Form = {
   ownership: 'CUSTOMER',
   ownerName: '',
   ownerContact: '',
+  paid: '',
   due: '',
   arrival: NOTHING_SAID,
 };
@@ -57,7 +62,10 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
   const client = useQueryClient();
   const navigate = useNavigate();
   const [form, setForm] = useState<Form>(BLANK);
+  const [last, setLast] = useState<{ jobId: number; tag: string; unprinted: boolean }>();
+  const seenField = useRef<HTMLInputElement>(null);
   const set = (part: Partial<Form>) => setForm((now) => ({ ...now, ...part }));
+  const resale = form.ownership === 'RESALE';
   const slot = form.slot ?? counter.freeSlots[0] ?? '';
   const revisions = models.find((view) => view.model.id === form.modelId)?.revisions ?? [];
   const revision = form.revisionId ?? (revisions.length === 1 ? revisions[0]?.id : undefined);
@@ -95,8 +103,8 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
   });
 
   const take = useMutation({
-    mutationFn: (_next: boolean) =>
-      answer(
+    mutationFn: async (_next: boolean) => {
+      const taken = await answer(
         api.POST('/api/jobs', {
           body: {
             unitId: form.unitId,
@@ -106,18 +114,44 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
             ownerId: form.ownerId,
             ownerName: form.ownerName,
             ownerContact: form.ownerContact,
+            lotId: resale ? form.lotId : undefined,
+            paidMinor: resale ? minorOf(form.paid) : undefined,
             slot: slot || undefined,
             due: endOf(form.due),
             arrival: form.arrival,
           },
         }),
-      ),
+      );
+      // The unit is in whatever the printer does; what did not print is said on its sheet and printed from there.
+      const printed = await Promise.allSettled(
+        (['SLIP', 'TAG'] as const).map((paper) =>
+          answer(
+            api.POST('/api/jobs/{job}/papers', { params: { path: { job: taken.jobId } }, body: { paper } }),
+          ),
+        ),
+      );
+      return { ...taken, unprinted: printed.some((one) => one.status === 'rejected') };
+    },
     onSuccess: (taken, next) => {
       client.invalidateQueries();
       if (next) {
-        setForm(BLANK);
+        // The next of the crate is likely much the same: what it is and where it came from stays.
+        setLast(taken);
+        setForm(
+          resale
+            ? {
+                ...BLANK,
+                ownership: 'RESALE',
+                lotId: form.lotId,
+                modelId: form.modelId,
+                revisionId: form.revisionId,
+                paid: form.paid,
+              }
+            : BLANK,
+        );
+        seenField.current?.focus();
       } else {
-        navigate(`/jobs/${taken.jobId}`);
+        navigate(`/jobs/${taken.jobId}`, { state: { unprinted: taken.unprinted } });
       }
     },
   });
@@ -130,7 +164,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '600px 1fr' }} flex="1">
       <chakra.form
         bg="card"
-        p="14px 24px"
+        p="10px 24px"
         borderRight="1px solid"
         borderColor="line"
         overflowY="auto"
@@ -142,16 +176,37 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
         onKeyDown={(event) => {
           if (event.ctrlKey && event.key === 'Enter') {
             event.preventDefault();
-            take.mutate(false);
+            take.mutate(event.shiftKey);
           }
         }}
       >
         <Box display="flex" justifyContent="space-between" alignItems="center" mb="8px">
           <chakra.h1>Coming in</chakra.h1>
+          <Box display="flex" gap="4px" ml="auto" mr="10px">
+            <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/lots')}>
+              lots
+            </Act>
+            <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/words')}>
+              the words
+            </Act>
+          </Box>
           <Tag text={known?.unit.tag ?? counter.nextTag} />
         </Box>
+        {last && (
+          <Box role="status" bg="paper" px="10px" py="5px" mb="6px" fontSize="14.5px">
+            <Link to={`/jobs/${last.jobId}`} style={{ color: '#27548A', textDecoration: 'underline' }}>
+              {last.tag}
+            </Link>{' '}
+            is in
+            {last.unprinted
+              ? '; its slip and tag did not print: print them from its sheet'
+              : ', slip and tag printed'}
+            . The next.
+          </Box>
+        )}
         <Row name="Seen before?">
           <Text
+            ref={seenField}
             label="Tag or serial, typed or scanned"
             compact
             autoFocus
@@ -174,6 +229,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
             problem={problem('owner')}
             change={set}
           />
+          {resale && <LotField lotId={form.lotId} paid={form.paid} change={set} />}
         </Row>
         <Row name="Unit">
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
@@ -247,17 +303,41 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
           </Box>
         </Row>
         <Trouble error={take.error} />
-        <Box display="flex" gap="10px" mt="10px">
+        <Box
+          display="flex"
+          gap="8px"
+          mt="8px"
+          py="8px"
+          position={{ lg: 'sticky' }}
+          bottom="-10px"
+          bg="card"
+          borderTop="1px solid"
+          borderColor="line"
+        >
           <Act look="main" type="submit" keyName="Ctrl Enter" disabled={take.isPending}>
             {take.isPending ? 'Taking it in…' : 'Take it in'}
           </Act>
-          <Act disabled={take.isPending} onClick={() => take.mutate(true)}>
-            Take in, and the next
+          <Act keyName="Ctrl Shift Enter" disabled={take.isPending} onClick={() => take.mutate(true)}>
+            And the next
           </Act>
         </Box>
       </chakra.form>
-      <Box p="14px 24px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
-        <Known unit={known} revision={revision} notes={notes.data} />
+      <Box p="12px 24px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
+        <CounterOutlook
+          unit={known}
+          revision={revision}
+          said={form.arrival}
+          resale={resale}
+          paid={resale ? minorOf(form.paid) : undefined}
+          answered={(name, present) =>
+            set({
+              arrival: {
+                ...form.arrival,
+                symptoms: [...form.arrival.symptoms.filter((one) => one.name !== name), { name, present }],
+              },
+            })
+          }
+        />
       </Box>
     </Box>
   );

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { answer, api } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
 import { Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 
@@ -11,7 +11,7 @@ type Change = {
   ownerContact?: string;
 };
 
-/** Whose it is: found again by the first letters, or new. */
+/** Whose it is: found again by name, phone or mail, or new. Enter takes the first that is found. */
 export function OwnerField({
   ownership,
   ownerId,
@@ -33,45 +33,61 @@ export function OwnerField({
     queryFn: () => answer(api.GET('/api/owners', { params: { query: { find: asked } } })),
     enabled: asked.length > 1 && ownerId === undefined,
   });
+  const found = ownerId === undefined ? (owners.data ?? []) : [];
+  const take = (owner: Schemas['OwnerFound']) =>
+    change({ ownerId: owner.id, ownerName: owner.name, ownerContact: owner.contact });
   return (
     <>
-      <Box display="flex" gap="6px" mb="6px">
-        <Chip on={ownership === 'CUSTOMER'} onClick={() => change({ ownership: 'CUSTOMER' })}>
+      <Box
+        display="grid"
+        gridTemplateColumns={ownerId === undefined ? 'auto auto 1fr 1fr' : 'auto auto 1fr'}
+        gap="6px"
+        alignItems="end"
+      >
+        <Chip on={ownership === 'CUSTOMER'} minH="36px" onClick={() => change({ ownership: 'CUSTOMER' })}>
           customer’s
         </Chip>
-        <Chip on={ownership === 'RESALE'} onClick={() => change({ ownership: 'RESALE' })}>
+        <Chip on={ownership === 'RESALE'} minH="36px" onClick={() => change({ ownership: 'RESALE' })}>
           to be sold
         </Chip>
-      </Box>
-      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
         <Text
-          label={ownership === 'RESALE' ? 'Sold for (empty: the shop’s own)' : 'Name'}
+          label={ownership === 'RESALE' ? 'Owner, if not us' : 'Name, phone, mail'}
           compact
           value={name}
           problem={problem}
           onChange={(event) => change({ ownerName: event.target.value, ownerId: undefined })}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter' && !event.ctrlKey) {
+              event.preventDefault();
+              if (found[0]) {
+                take(found[0]);
+              }
+            }
+          }}
         />
         {ownerId === undefined && (
           <Text
-            label="Phone or mail"
+            label="Contact, if new"
             compact
             value={contact}
             onChange={(event) => change({ ownerContact: event.target.value })}
+            onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
           />
         )}
       </Box>
-      {ownerId === undefined && (owners.data?.length ?? 0) > 0 && (
-        <Box display="flex" gap="6px" flexWrap="wrap" mt="6px" role="group" aria-label="Known owners">
-          {owners.data?.map((owner) => (
+      {found.length > 0 && (
+        <Box display="flex" gap="4px" flexWrap="wrap" mt="4px" role="group" aria-label="Known owners">
+          {found.map((owner) => (
             <Chip
               key={owner.id}
               on={false}
-              onClick={() =>
-                change({ ownerId: owner.id, ownerName: owner.name, ownerContact: owner.contact })
-              }
+              minH="30px"
+              py="2px"
+              fontSize="14.5px"
+              onClick={() => take(owner)}
             >
               {owner.name}
-              {owner.contact && ` · ${owner.contact}`}
+              {owner.contact && ` · ${owner.contact}`} · {owner.jobs} {owner.jobs === 1 ? 'job' : 'jobs'}
             </Chip>
           ))}
         </Box>

@@ -55,7 +55,9 @@ function Form({
     marks: sheet.marks,
     condition: job.condition,
     missing: sheet.missing.map(({ thing, count }) => ({ thing, count })),
-    belongings: sheet.belongings,
+    belongings: sheet.belongings.map(({ name }) => name),
+    photos: sheet.photos,
+    places: sheet.places,
   });
   const notes = useQuery({
     queryKey: ['notes', revisionId],

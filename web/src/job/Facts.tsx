@@ -2,21 +2,16 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import {
-  day,
-  holdWords,
-  markWords,
-  moment,
-  money,
-  outcomeWords,
-  remedyWords,
-  stageWords,
-} from '../api/words';
+import { day, holdWords, markWords, moment, money, outcomeWords, stageWords } from '../api/words';
+import { Chapters } from '../diagnosis/Chapters';
+import { DiagnosisPart } from '../diagnosis/DiagnosisPart';
 import { WaitRing } from '../drawing/WaitRing';
+import { ToBeSold } from '../money/ToBeSold';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
 import type { Doing } from './JobPage';
+import { Papers } from './Papers';
 import { useJobWrite } from './useJobWrite';
 import { VerdictMark } from './VerdictMark';
 
@@ -27,6 +22,8 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
   const currency = useCurrency();
   return (
     <>
+      {sheet.job.handedOverAt === undefined && <DiagnosisPart job={sheet.job} here={change !== undefined} />}
+      {sheet.job.ownership === 'RESALE' && <ToBeSold job={sheet.job} here={change !== undefined} />}
       {sheet.holds.length > 0 && (
         <Part title="Waits">
           {sheet.holds.map(({ hold, active }) => (
@@ -39,9 +36,11 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
         aside={sheet.partsMinor > 0 ? `parts ${money(sheet.partsMinor, currency)}` : undefined}
       >
         {sheet.findings.length === 0 && <Nothing>Nothing found yet.</Nothing>}
-        {sheet.findings.map((finding) => (
-          <FindingLine key={finding.id} finding={finding} change={change} />
-        ))}
+        <Chapters
+          findings={sheet.findings}
+          symptoms={sheet.symptoms.filter((one) => one.present).map((one) => one.name)}
+          correct={change && ((finding) => change({ what: 'finding', corrects: finding }))}
+        />
       </Part>
       <Part title="Checked">
         {sheet.checks.length === 0 && <Nothing>Nothing checked yet.</Nothing>}
@@ -129,32 +128,6 @@ function Correct({ what, act }: { what: string; act: () => void }) {
   );
 }
 
-function FindingLine({ finding, change }: { finding: Schemas['FindingRow']; change: Change }) {
-  const struck = finding.struckWhy !== undefined;
-  return (
-    <Line
-      struck={struck}
-      act={
-        change && !struck ? (
-          <Correct what={finding.component} act={() => change({ what: 'finding', corrects: finding })} />
-        ) : undefined
-      }
-    >
-      <b>
-        {finding.component}, {finding.wrong}
-      </b>
-      : {remedyWords[finding.remedy]}
-      {finding.part && ` (${finding.partCount} × ${finding.part})`}
-      {finding.remark && `. ${finding.remark}`} <Who by={finding.by} at={finding.at} />
-      {finding.earlierJob !== undefined && !struck && (
-        <Box color="amberInk" fontSize="14.5px">
-          Comeback: <Link to={`/jobs/${finding.earlierJob}`}>the same component on an earlier stay</Link>
-        </Box>
-      )}
-    </Line>
-  );
-}
-
 function CheckLine({ row, change }: { row: Schemas['CheckRow']; change: Change }) {
   const { check } = row;
   const struck = row.struckWhy !== undefined;
@@ -207,14 +180,31 @@ function HoldLine({ hold, active, here }: { hold: Schemas['HoldRow']; active: bo
   );
 }
 
+function belongingWords({ name, back, why }: Schemas['Belonging']): string {
+  if (back === undefined) {
+    return name;
+  }
+  return back ? `${name} (went back)` : `${name} (did not go back: ${why})`;
+}
+
 function AtTheCounter({ sheet, change }: { sheet: Schemas['JobSheet']; change: Change }) {
   const { job } = sheet;
   const facts: [string, string][] = [
     ['Does', sheet.symptoms.map((one) => (one.present ? one.name : `not: ${one.name}`)).join(', ')],
     ['Their words', job.complaint],
-    ['State', [...sheet.marks.map((mark) => markWords[mark]), job.condition].filter(Boolean).join(', ')],
+    [
+      'State',
+      [
+        ...sheet.marks.map((mark) =>
+          sheet.places[mark] ? `${markWords[mark]} (${sheet.places[mark]})` : markWords[mark],
+        ),
+        job.condition,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    ],
     ['Missing', sheet.missing.map((one) => `${one.count} × ${one.label}`).join(', ')],
-    ['Came with', sheet.belongings.join(', ')],
+    ['Came with', sheet.belongings.map(belongingWords).join(', ')],
     ['Serial', job.serial],
   ];
   return (
@@ -239,6 +229,21 @@ function AtTheCounter({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
             <Box fontFamily={name === 'Serial' ? 'mono' : undefined}>{words}</Box>
           </Box>
         ))}
+      {sheet.photos.length > 0 && (
+        <Box display="flex" gap="8px" flexWrap="wrap" mt="4px">
+          {sheet.photos.map((photo, n) => (
+            <chakra.figure key={photo.hash} w="180px">
+              <img
+                src={`/api/photos/${photo.hash}`}
+                alt={photo.words || `Its state, photo ${n + 1}`}
+                style={{ width: '100%', borderRadius: 3 }}
+              />
+              <chakra.figcaption fontSize="14px">{photo.words}</chakra.figcaption>
+            </chakra.figure>
+          ))}
+        </Box>
+      )}
+      <Papers job={job.id} />
     </Box>
   );
 }

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { remedyWords } from '../api/words';
+import { causeWords, meansWords, remedyWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -34,7 +34,20 @@ export function FindingForm({
   const [partCount, setPartCount] = useState(corrects?.partCount || 1);
   const [remark, setRemark] = useState(corrects?.remark ?? '');
   const [why, setWhy] = useState('');
-  const body = { component, wrong, remedy, partId, partCount: partId === undefined ? 0 : partCount, remark };
+  const [proof, setProof] = useState(corrects?.proof);
+  const [cause, setCause] = useState(corrects?.cause);
+  const [causeConfirmed, setCauseConfirmed] = useState(corrects?.causeConfirmed ?? false);
+  const body = {
+    component,
+    wrong,
+    remedy,
+    partId,
+    partCount: partId === undefined ? 0 : partCount,
+    remark,
+    proof,
+    cause,
+    causeConfirmed,
+  };
   const write = useJobWrite(
     () =>
       answer(
@@ -119,6 +132,62 @@ export function FindingForm({
           value={partCount}
           onChange={(event) => setPartCount(Number(event.target.value))}
         />
+      </Box>
+      <Box
+        display="flex"
+        gap="4px"
+        flexWrap="wrap"
+        alignItems="center"
+        role="group"
+        aria-label="What proved it"
+      >
+        <chakra.span fontSize="13px" fontWeight={700}>
+          Proved by
+        </chakra.span>
+        {(Object.keys(meansWords) as NonNullable<typeof proof>[]).map((one) => (
+          <Chip
+            key={one}
+            on={proof === one}
+            minH="30px"
+            fontSize="14px"
+            onClick={() => setProof(proof === one ? undefined : one)}
+          >
+            {meansWords[one]}
+          </Chip>
+        ))}
+      </Box>
+      <Box
+        display="flex"
+        gap="4px"
+        flexWrap="wrap"
+        alignItems="center"
+        role="group"
+        aria-label="Where it came from"
+      >
+        <chakra.span fontSize="13px" fontWeight={700}>
+          Came from
+        </chakra.span>
+        {(Object.keys(causeWords) as NonNullable<typeof cause>[]).map((one) => (
+          <Chip
+            key={one}
+            on={cause === one}
+            minH="30px"
+            fontSize="14px"
+            onClick={() => setCause(cause === one ? undefined : one)}
+          >
+            {causeWords[one]}
+          </Chip>
+        ))}
+        {cause && (
+          <Chip
+            on={causeConfirmed}
+            minH="30px"
+            fontSize="14px"
+            onClick={() => setCauseConfirmed(!causeConfirmed)}
+          >
+            {causeConfirmed ? 'confirmed' : 'only suspected'}
+          </Chip>
+        )}
       </Box>
       <Text label="Remark" compact value={remark} onChange={(event) => setRemark(event.target.value)} />
       {corrects && (

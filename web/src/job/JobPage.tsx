@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { day } from '../api/words';
 import { useKeys } from '../app/keys';
@@ -12,6 +12,7 @@ import { CheckForm } from './CheckForm';
 import { CorrectArrival } from './CorrectArrival';
 import { Facts } from './Facts';
 import { FindingForm } from './FindingForm';
+import { HandoverForm } from './HandoverForm';
 import { HoldForm } from './HoldForm';
 import { OutcomeForm } from './OutcomeForm';
 import { Story } from './Story';
@@ -24,6 +25,7 @@ export type Doing =
   | { what: 'check'; corrects?: Schemas['CheckRow'] }
   | { what: 'outcome' }
   | { what: 'hold' }
+  | { what: 'handover' }
   | { what: 'arrival' };
 
 export default function JobPage() {
@@ -48,9 +50,14 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
   const navigate = useNavigate();
   const [doing, setDoing] = useState<Doing>({ what: 'nothing' });
   const done = () => setDoing({ what: 'nothing' });
+  const unprinted = useLocation().state?.unprinted === true;
   const handOver = useJobWrite(() =>
-    answer(api.POST('/api/jobs/{job}/handover', { params: { path: { job: job.id } } })),
+    answer(
+      api.POST('/api/jobs/{job}/handover', { params: { path: { job: job.id } }, body: { belongings: [] } }),
+    ),
   );
+  // What came with it is asked for one by one; without anything it goes at once.
+  const leave = () => (sheet.belongings.length > 0 ? setDoing({ what: 'handover' }) : handOver.mutate());
   const gone = job.handedOverAt !== undefined;
   useKeys([
     { key: 'B', label: 'To the bench', act: () => navigate(`/bench/${job.id}`), off: gone },
@@ -58,7 +65,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
     { key: 'K', label: 'Enter a check', act: () => setDoing({ what: 'check' }), off: gone },
     { key: 'O', label: 'Say how it ended', act: () => setDoing({ what: 'outcome' }), off: gone },
     { key: 'W', label: 'Let it wait', act: () => setDoing({ what: 'hold' }), off: gone },
-    { key: 'H', label: 'Hand over', act: () => handOver.mutate(), off: gone },
+    { key: 'H', label: 'Hand over', act: leave, off: gone },
   ]);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
@@ -85,6 +92,11 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
           </Box>
         </Box>
         <Standing sheet={sheet} />
+        {unprinted && (
+          <Box role="alert" color="hazard" mt="6px">
+            It is taken in, but its slip and tag did not print. Print them from At the counter, on the right.
+          </Box>
+        )}
         {gone ? (
           <Box color="muted" py="8px">
             This stay is over, and its record stands as it is. If the unit comes back, check it in by its tag.
@@ -110,7 +122,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
               look={sheet.inTheWay.length === 0 ? 'main' : 'plain'}
               keyName="H"
               disabled={handOver.isPending}
-              onClick={() => handOver.mutate()}
+              onClick={leave}
             >
               Hand over
             </Act>
@@ -182,6 +194,7 @@ function DoingForm({ sheet, doing, done }: { sheet: Schemas['JobSheet']; doing: 
       )}
       {doing.what === 'outcome' && <OutcomeForm job={job} done={done} />}
       {doing.what === 'hold' && <HoldForm job={job} done={done} />}
+      {doing.what === 'handover' && <HandoverForm sheet={sheet} done={done} />}
       {doing.what === 'arrival' && <CorrectArrival sheet={sheet} done={done} />}
     </Box>
   );

@@ -119,7 +119,7 @@ export function Row({ name, children }: { name: string; children: ReactNode }) {
       display="grid"
       gridTemplateColumns={{ base: '1fr', md: '104px 1fr' }}
       gap="6px 14px"
-      py="8px"
+      py="6px"
       borderTop="1px solid"
       borderColor="line"
       alignItems="start"

@@ -114,20 +114,43 @@ export function CheckRows({ checks, set }: { checks: Check[]; set: (checks: Chec
   );
 }
 
-export function WatchRows({
-  sheet,
-  watch,
-  set,
-}: {
-  sheet: Schemas['ModelSheet'];
-  watch: Watch[];
-  set: (watch: Watch[]) => void;
-}) {
+type Points = { sheet: Schemas['ModelSheet']; watch: Watch[]; set: (watch: Watch[]) => void };
+
+export function WatchRows(points: Points) {
   return (
-    <Lines
+    <PointRows
       heading="Watch points"
       empty="Nothing has earned one yet. Say what to look at because it is often wrong."
       more="Another watch point"
+      {...points}
+    />
+  );
+}
+
+export function LookOverRows(points: Points) {
+  return (
+    <PointRows
+      heading="After a fall or liquid"
+      empty="No list yet: after a fall the bench is shown every component. Say what to look at, in which order."
+      more="Another thing to look at"
+      {...points}
+    />
+  );
+}
+
+function PointRows({
+  heading,
+  empty,
+  more,
+  sheet,
+  watch,
+  set,
+}: Points & { heading: string; empty: string; more: string }) {
+  return (
+    <Lines
+      heading={heading}
+      empty={empty}
+      more={more}
       lines={watch}
       set={set}
       blank={{ component: sheet.components[0]?.id ?? 0, words: '' }}

@@ -7,7 +7,7 @@ import { Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Components } from './Components';
 import { notesSaved } from './notesSaved';
-import { CheckRows, ModeRows, WatchRows } from './OverviewRows';
+import { CheckRows, LookOverRows, ModeRows, WatchRows } from './OverviewRows';
 import { RevisionLook } from './RevisionLook';
 
 type Overview = Schemas['Overview'];
@@ -78,6 +78,7 @@ function Whole({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
       />
       <CheckRows checks={overview.checks} set={(checks) => set({ checks })} />
       <WatchRows sheet={sheet} watch={overview.watch} set={(watch) => set({ watch })} />
+      <LookOverRows sheet={sheet} watch={overview.lookOver} set={(lookOver) => set({ lookOver })} />
       <ModeRows modes={overview.modes} set={(modes) => set({ modes })} />
       <Trouble error={save.error} />
       <Box mt="14px" minH="44px">

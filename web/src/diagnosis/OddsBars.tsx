@@ -1,0 +1,160 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { behindWords, remedyWords } from '../api/words';
+import { OddsBar } from '../drawing/OddsBar';
+
+type Odds = Schemas['UnitOdds'];
+type Fault = Schemas['LikelyFault'];
+
+const FEW = 0.02;
+
+export function faultWords({ component, wrong }: Schemas['FaultName']): string {
+  return `${component}, ${wrong}`;
+}
+
+/** What it is likely to have: a bar a fault, with the jobs that stand behind it. */
+export function OddsBars({
+  odds,
+  most = 6,
+  act,
+}: {
+  odds: Odds;
+  most?: number;
+  /** what can be done about a fault, drawn at the end of its line */
+  act?: (fault: Fault) => ReactNode;
+}) {
+  const likely = odds.faults.filter((fault) => fault.probability >= FEW || fault.overruled || fault.out);
+  const shown = (likely.length > 0 ? likely : odds.faults).slice(0, most);
+  const left = odds.faults.length + odds.left - shown.length;
+  return (
+    <Box role="group" aria-label="Odds">
+      <Box color="muted" fontSize="13.5px" mb="4px">
+        {standing(odds)} Bars: likely; dark line: how sure we can be.
+      </Box>
+      {shown.map((fault) => (
+        <FaultLine key={faultWords(fault.fault)} fault={fault} act={act?.(fault)} />
+      ))}
+      {odds.somethingElse !== undefined && (
+        <Line
+          name="none that we know"
+          bar={
+            <OddsBar
+              probability={odds.somethingElse}
+              low={odds.somethingElse}
+              high={odds.somethingElse}
+              faint
+            />
+          }
+          behind={left > 0 ? `${left} rarer ones` : ''}
+          act={act && <span />}
+        />
+      )}
+      {odds.together.length > 0 && odds.together[0] && odds.together[0].probability >= 0.08 && (
+        <Box color="muted" fontSize="13.5px" mt="4px">
+          Two at once: {odds.together[0].faults.map((one) => one.component).join(' and ')},{' '}
+          {Math.round(100 * odds.together[0].probability)} in 100.
+        </Box>
+      )}
+      {odds.outside.map((one) => (
+        <Line
+          key={one.name}
+          name={`${one.name} (not of the unit)`}
+          bar={<OddsBar probability={one.probability} low={one.probability} high={one.probability} faint />}
+          behind="by the tries"
+        />
+      ))}
+    </Box>
+  );
+}
+
+function standing({ ofRevision, ofModel }: Odds): string {
+  if (ofModel === 0) {
+    return 'The first of its model here: so far this is common practice.';
+  }
+  return `${ofRevision} of this revision and ${ofModel} of the model so far.`;
+}
+
+function FaultLine({ fault, act }: { fault: Fault; act?: ReactNode }) {
+  const notThis = fault.overruled?.word === 'NOT_THIS';
+  return (
+    <>
+      <Line
+        name={faultWords(fault.fault)}
+        struck={notThis || fault.out}
+        bar={
+          <OddsBar
+            probability={fault.probability}
+            low={fault.low}
+            high={fault.high}
+            faint={fault.behind.level === 'SHIPPED'}
+          />
+        }
+        behind={fault.out ? 'dealt with' : behindWords(fault.behind)}
+        act={act}
+      />
+      {fault.overruled && (
+        <Note>
+          {fault.overruled.by} overruled: {notThis ? 'not this' : 'this first'}. {fault.overruled.why}
+        </Note>
+      )}
+      {fault.earlier && (
+        <Note>
+          <chakra.b color="amber">Comeback?</chakra.b> The {fault.fault.component} was{' '}
+          {remedyWords[fault.earlier.remedy]}{' '}
+          <Link to={`/jobs/${fault.earlier.jobId}`}>{fault.earlier.daysAgo} days ago</Link>
+          {fault.earlier.underWarranty ? ', within six months.' : '.'}
+        </Note>
+      )}
+    </>
+  );
+}
+
+function Note({ children }: { children: ReactNode }) {
+  return (
+    <Box fontSize="13.5px" pb="3px" css={{ '& a': { color: '#27548A', textDecoration: 'underline' } }}>
+      {children}
+    </Box>
+  );
+}
+
+function Line({
+  name,
+  struck,
+  bar,
+  behind,
+  act,
+}: {
+  name: string;
+  struck?: boolean;
+  bar: ReactNode;
+  behind: string;
+  act?: ReactNode;
+}) {
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={act ? '176px 1fr 112px 76px' : '200px 1fr 128px'}
+      gap="12px"
+      alignItems="center"
+      borderTop="1px solid"
+      borderColor="line"
+      py="4px"
+      minH="34px"
+    >
+      <chakra.b
+        textDecoration={struck ? 'line-through' : undefined}
+        color={struck ? 'muted' : undefined}
+        lineHeight={1.2}
+      >
+        {name}
+      </chakra.b>
+      {bar}
+      <Box color="muted" fontSize="13.5px">
+        {behind}
+      </Box>
+      {act}
+    </Box>
+  );
+}

@@ -1,0 +1,39 @@
+import { colours } from '../theme';
+import { percent } from './IntervalBar';
+
+/** How likely, as a bar; the dark line says between where it would lie if the shop's counts were a little other. */
+export function OddsBar({
+  probability,
+  low,
+  high,
+  faint,
+  height = 20,
+}: {
+  probability: number;
+  low: number;
+  high: number;
+  faint?: boolean;
+  height?: number;
+}) {
+  return (
+    <svg
+      viewBox={`0 0 100 ${height}`}
+      preserveAspectRatio="none"
+      width="100%"
+      height={height}
+      role="img"
+      aria-label={`about ${percent(probability)}, between ${percent(low)} and ${percent(high)}`}
+      style={{ borderRadius: 3, display: 'block' }}
+    >
+      <rect width={100} height={height} fill="#EAE3D3" />
+      <rect width={100 * probability} height={height} fill={faint ? '#9DB5AC' : colours.mat} />
+      <path
+        d={`M${100 * low} ${height / 2}H${100 * high}`}
+        stroke={colours.ink}
+        strokeOpacity={0.65}
+        strokeWidth={4}
+        vectorEffect="non-scaling-stroke"
+      />
+    </svg>
+  );
+}

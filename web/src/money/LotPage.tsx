@@ -1,0 +1,94 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { behindWords, day, markWords } from '../api/words';
+import { faultWords } from '../diagnosis/OddsBars';
+import { OddsBar } from '../drawing/OddsBar';
+import { Empty, Loaded } from '../parts/States';
+import { Tag } from '../parts/Tag';
+import { Decide } from './Decide';
+import { WorthBars } from './WorthBars';
+
+/** A crate, unit by unit: what each likely has, what each way leaves, and what is decided. */
+export default function LotPage() {
+  const lot = Number(useParams().lot);
+  const view = useQuery({
+    queryKey: ['lot', lot],
+    queryFn: () => answer(api.GET('/api/lots/{lot}', { params: { path: { lot } } })),
+  });
+  return (
+    <Box p="12px 24px" overflowY="auto">
+      <Loaded query={view}>
+        {(now) => (
+          <>
+            <chakra.h1>{now.lot.source}</chakra.h1>
+            <Box color="muted" mb="8px">
+              Came {day(now.lot.cameAt)}. {now.lot.units} units, {now.lot.undecided} to decide on.{' '}
+              <Link to="/lots" style={{ color: '#27548A', textDecoration: 'underline' }}>
+                All lots
+              </Link>
+            </Box>
+            {now.units.length === 0 && (
+              <Empty>
+                Nothing was taken in from it yet. At the counter pick this lot, then one unit after the other.
+              </Empty>
+            )}
+            {now.units.map((unit) => (
+              <UnitLine key={unit.job.id} unit={unit} />
+            ))}
+          </>
+        )}
+      </Loaded>
+    </Box>
+  );
+}
+
+function UnitLine({ unit }: { unit: Schemas['UnitOfLot'] }) {
+  const { job, likeliest, money } = unit;
+  return (
+    <Box
+      role="group"
+      aria-label={job.tag}
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: '300px 1fr 330px' }}
+      gap="20px"
+      borderTop="1px solid"
+      borderColor="line"
+      py="8px"
+    >
+      <Box>
+        <Link to={`/jobs/${job.id}`}>
+          <Tag text={job.tag} />
+        </Link>{' '}
+        <b>
+          {job.model} {job.revision}
+        </b>
+        <Box fontSize="14.5px">{unit.symptoms.join(', ')}</Box>
+        <Box fontSize="14px" color="muted">
+          {unit.marks.map((mark) => markWords[mark]).join(', ')}
+        </Box>
+        {likeliest && (
+          <Box mt="4px" fontSize="14px">
+            {faultWords(likeliest.fault)}
+            <OddsBar
+              probability={likeliest.probability}
+              low={likeliest.low}
+              high={likeliest.high}
+              height={12}
+            />
+            <chakra.span color="muted">{behindWords(likeliest.behind)}</chakra.span>
+          </Box>
+        )}
+      </Box>
+      <Box>{money.worth && <WorthBars worth={money.worth} paidMinor={money.paidMinor} />}</Box>
+      <Box>
+        {job.handedOverAt ? (
+          <Box color="muted">Left {day(job.handedOverAt)}.</Box>
+        ) : (
+          <Decide job={job.id} triage={money.triage} />
+        )}
+      </Box>
+    </Box>
+  );
+}

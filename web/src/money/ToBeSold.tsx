@@ -1,0 +1,80 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { money as inMoney } from '../api/words';
+import { useJobWrite } from '../job/useJobWrite';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Loaded, Trouble } from '../parts/States';
+import { useCurrency } from '../team/session';
+import { Decide } from './Decide';
+import { minorOf } from './minorOf';
+import { WorthBars } from './WorthBars';
+
+/** Of a unit to be sold: what each way leaves, what was decided, and what it fetched in the end. */
+export function ToBeSold({ job, here }: { job: Schemas['Job']; here: boolean }) {
+  const currency = useCurrency();
+  const [expected, setExpected] = useState('');
+  const [fetched, setFetched] = useState('');
+  const said = minorOf(expected);
+  const figures = useQuery({
+    queryKey: ['money', job.id, said],
+    queryFn: () =>
+      answer(
+        api.GET('/api/jobs/{job}/money', { params: { path: { job: job.id }, query: { expected: said } } }),
+      ),
+    placeholderData: (previous) => previous,
+  });
+  const sell = useJobWrite(() =>
+    answer(
+      api.POST('/api/jobs/{job}/sale', {
+        params: { path: { job: job.id } },
+        body: { minor: minorOf(fetched) as number },
+      }),
+    ),
+  );
+  return (
+    <Box mb="12px" role="region" aria-label="To be sold">
+      <chakra.h2>To be sold: worth it?</chakra.h2>
+      <Loaded query={figures}>
+        {(now) => (
+          <>
+            {now.worth && <WorthBars worth={now.worth} paidMinor={now.paidMinor} />}
+            {here && <Decide job={job.id} triage={now.triage} expectedMinor={said} />}
+            {now.sale && (
+              <Box>
+                Sold {now.sale.worked ? 'working' : 'as it was'} for{' '}
+                <b>{inMoney(now.sale.minor, currency)}</b>.
+              </Box>
+            )}
+            <Box display="grid" gridTemplateColumns="1fr 1fr auto" gap="8px" alignItems="end" mt="4px">
+              <Text
+                label="You think it fetches"
+                compact
+                inputMode="decimal"
+                value={expected}
+                onChange={(event) => setExpected(event.target.value)}
+              />
+              <Text
+                label="Sold for"
+                compact
+                inputMode="decimal"
+                value={fetched}
+                onChange={(event) => setFetched(event.target.value)}
+              />
+              <Act
+                minH="36px"
+                disabled={minorOf(fetched) === undefined || sell.isPending}
+                onClick={() => sell.mutate()}
+              >
+                It is sold
+              </Act>
+            </Box>
+            <Trouble error={sell.error} />
+          </>
+        )}
+      </Loaded>
+    </Box>
+  );
+}

@@ -4,15 +4,15 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../api/client';
 import { minorOf } from '../money/minorOf';
-import { Act, Chip } from '../parts/Buttons';
+import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { type Arrival, ArrivalFields, NOTHING_SAID } from './ArrivalFields';
 import { CounterOutlook } from './CounterOutlook';
-import { Looks } from './Looks';
 import { LotField } from './LotField';
 import { OwnerField } from './OwnerField';
+import { UnitField } from './UnitField';
 import { useCounter } from './useCounter';
 
 type Form = {
@@ -164,10 +164,10 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '600px 1fr' }} flex="1">
       <chakra.form
         bg="card"
-        p="10px 24px"
         borderRight="1px solid"
         borderColor="line"
-        overflowY="auto"
+        display="flex"
+        flexDirection="column"
         maxH={{ lg: 'calc(100vh - 48px)' }}
         onSubmit={(event) => {
           event.preventDefault();
@@ -180,146 +180,107 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
           }
         }}
       >
-        <Box display="flex" justifyContent="space-between" alignItems="center" mb="8px">
-          <chakra.h1>Coming in</chakra.h1>
-          <Box display="flex" gap="4px" ml="auto" mr="10px">
-            <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/lots')}>
-              lots
-            </Act>
-            <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/words')}>
-              the words
-            </Act>
+        <Box p="10px 24px" overflowY="auto" flex="1" minH={0}>
+          <Box display="flex" justifyContent="space-between" alignItems="center" mb="8px">
+            <chakra.h1>Coming in</chakra.h1>
+            <Box display="flex" gap="4px" ml="auto" mr="10px">
+              <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/lots')}>
+                lots
+              </Act>
+              <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/words')}>
+                the words
+              </Act>
+            </Box>
+            <Tag text={known?.unit.tag ?? counter.nextTag} />
           </Box>
-          <Tag text={known?.unit.tag ?? counter.nextTag} />
-        </Box>
-        {last && (
-          <Box role="status" bg="paper" px="10px" py="5px" mb="6px" fontSize="14.5px">
-            <Link to={`/jobs/${last.jobId}`} style={{ color: '#27548A', textDecoration: 'underline' }}>
-              {last.tag}
-            </Link>{' '}
-            is in
-            {last.unprinted
-              ? '; its slip and tag did not print: print them from its sheet'
-              : ', slip and tag printed'}
-            . The next.
-          </Box>
-        )}
-        <Row name="Seen before?">
-          <Text
-            ref={seenField}
-            label="Tag or serial, typed or scanned"
-            compact
-            autoFocus
-            value={form.seen}
-            onChange={(event) => set({ seen: event.target.value, unitId: undefined })}
-            onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
-            hint={
-              form.seen.trim().length > 1 && found.isSuccess && !known
-                ? 'Not seen before: it gets a new tag.'
-                : undefined
-            }
-          />
-        </Row>
-        <Row name="Owner">
-          <OwnerField
-            ownership={form.ownership}
-            ownerId={form.ownerId}
-            name={form.ownerName}
-            contact={form.ownerContact}
-            problem={problem('owner')}
-            change={set}
-          />
-          {resale && <LotField lotId={form.lotId} paid={form.paid} change={set} />}
-        </Row>
-        <Row name="Unit">
-          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
-            <Pick
-              label="Model"
-              compact
-              value={form.modelId ?? ''}
-              onChange={(event) =>
-                set({ modelId: Number(event.target.value) || undefined, revisionId: undefined })
-              }
-            >
-              <option value="">pick a model</option>
-              {models.map(({ model }) => (
-                <option key={model.id} value={model.id}>
-                  {model.maker} {model.name}
-                </option>
-              ))}
-            </Pick>
-            <Text
-              label="Serial"
-              compact
-              value={form.serial}
-              problem={problem('serial')}
-              onChange={(event) => set({ serial: event.target.value })}
-              onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
-            />
-          </Box>
-          <Box display="flex" flexWrap="wrap" gap="6px" mt="6px">
-            {revisions.map((one) => (
-              <Chip key={one.id} on={revision === one.id} onClick={() => set({ revisionId: one.id })}>
-                {one.name}
-                {one.tellApart && ` · ${one.tellApart}`}
-              </Chip>
-            ))}
-          </Box>
-          <Looks revisions={revisions} picked={revision} />
-          {models.length === 0 && <Box color="muted">No models yet: make one under Models first.</Box>}
-          {problem('revisionId') && (
-            <Box color="hazard" role="alert">
-              Pick the model and its revision.
+          {last && (
+            <Box role="status" bg="paper" px="10px" py="5px" mb="6px" fontSize="14.5px">
+              <Link to={`/jobs/${last.jobId}`} style={{ color: '#27548A', textDecoration: 'underline' }}>
+                {last.tag}
+              </Link>{' '}
+              is in
+              {last.unprinted
+                ? '; its slip and tag did not print: print them from its sheet'
+                : ', slip and tag printed'}
+              . The next.
             </Box>
           )}
-        </Row>
-        <ArrivalFields
-          said={form.arrival}
-          say={(arrival) => set({ arrival })}
-          words={words}
-          steps={notes.data?.steps ?? []}
-        />
-        <Row name="Slot, due">
-          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
-            <Pick
-              label="Slot"
-              compact
-              value={slot}
-              problem={problem('slot')}
-              onChange={(event) => set({ slot: event.target.value })}
-            >
-              <option value="">not on the rack</option>
-              {counter.freeSlots.map((name) => (
-                <option key={name}>{name}</option>
-              ))}
-            </Pick>
+          <Row name="Seen before?">
             <Text
-              label="Promised for"
+              ref={seenField}
+              label="Tag or serial, typed or scanned"
               compact
-              type="date"
-              value={form.due}
-              onChange={(event) => set({ due: event.target.value })}
+              autoFocus
+              value={form.seen}
+              onChange={(event) => set({ seen: event.target.value, unitId: undefined })}
+              onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
+              hint={
+                form.seen.trim().length > 1 && found.isSuccess && !known
+                  ? 'Not seen before: it gets a new tag.'
+                  : undefined
+              }
             />
+          </Row>
+          <Row name="Owner">
+            <OwnerField
+              ownership={form.ownership}
+              ownerId={form.ownerId}
+              name={form.ownerName}
+              contact={form.ownerContact}
+              problem={problem('owner')}
+              change={set}
+            />
+            {resale && <LotField lotId={form.lotId} paid={form.paid} change={set} />}
+          </Row>
+          <UnitField
+            models={models}
+            modelId={form.modelId}
+            revisionId={revision}
+            serial={form.serial}
+            serialProblem={problem('serial')}
+            revisionProblem={problem('revisionId') !== undefined}
+            change={set}
+          />
+          <ArrivalFields
+            said={form.arrival}
+            say={(arrival) => set({ arrival })}
+            words={words}
+            steps={notes.data?.steps ?? []}
+          />
+          <Row name="Slot, due">
+            <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+              <Pick
+                label="Slot"
+                compact
+                value={slot}
+                problem={problem('slot')}
+                onChange={(event) => set({ slot: event.target.value })}
+              >
+                <option value="">not on the rack</option>
+                {counter.freeSlots.map((name) => (
+                  <option key={name}>{name}</option>
+                ))}
+              </Pick>
+              <Text
+                label="Promised for"
+                compact
+                type="date"
+                value={form.due}
+                onChange={(event) => set({ due: event.target.value })}
+              />
+            </Box>
+          </Row>
+        </Box>
+        <Box px="24px" py="8px" borderTop="1px solid" borderColor="line">
+          <Trouble error={take.error} />
+          <Box display="flex" gap="8px">
+            <Act look="main" type="submit" keyName="Ctrl Enter" disabled={take.isPending}>
+              {take.isPending ? 'Taking it in…' : 'Take it in'}
+            </Act>
+            <Act keyName="Ctrl Shift Enter" disabled={take.isPending} onClick={() => take.mutate(true)}>
+              And the next
+            </Act>
           </Box>
-        </Row>
-        <Trouble error={take.error} />
-        <Box
-          display="flex"
-          gap="8px"
-          mt="8px"
-          py="8px"
-          position={{ lg: 'sticky' }}
-          bottom="-10px"
-          bg="card"
-          borderTop="1px solid"
-          borderColor="line"
-        >
-          <Act look="main" type="submit" keyName="Ctrl Enter" disabled={take.isPending}>
-            {take.isPending ? 'Taking it in…' : 'Take it in'}
-          </Act>
-          <Act keyName="Ctrl Shift Enter" disabled={take.isPending} onClick={() => take.mutate(true)}>
-            And the next
-          </Act>
         </Box>
       </chakra.form>
       <Box p="12px 24px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>

@@ -55,7 +55,7 @@ export function CounterOutlook({
       ) : (
         <Loaded query={outlook}>
           {(now) => (
-            <Box data-answers={present.length + absent.length}>
+            <Box aria-busy={outlook.isPlaceholderData}>
               <LookFirst looks={now.lookFirst} />
               <OddsBars odds={now.odds} />
               <Box

@@ -25,8 +25,9 @@ export function OddsBars({
   /** what can be done about a fault, drawn at the end of its line */
   act?: (fault: Fault) => ReactNode;
 }) {
-  const likely = odds.faults.filter((fault) => fault.probability >= FEW || fault.overruled || fault.out);
-  const shown = (likely.length > 0 ? likely : odds.faults).slice(0, most);
+  const spokenOn = (fault: Fault) => fault.out || fault.overruled !== undefined;
+  const likely = odds.faults.filter((fault) => fault.probability >= FEW && !spokenOn(fault)).slice(0, most);
+  const shown = odds.faults.filter((fault) => spokenOn(fault) || likely.includes(fault));
   const left = odds.faults.length + odds.left - shown.length;
   return (
     <Box role="group" aria-label="Odds">
@@ -101,7 +102,7 @@ function FaultLine({ fault, act }: { fault: Fault; act?: ReactNode }) {
       )}
       {fault.earlier && (
         <Note>
-          <chakra.b color="amber">Comeback?</chakra.b> The {fault.fault.component} was{' '}
+          <chakra.b color="amberInk">Comeback?</chakra.b> The {fault.fault.component} was{' '}
           {remedyWords[fault.earlier.remedy]}{' '}
           <Link to={`/jobs/${fault.earlier.jobId}`}>{fault.earlier.daysAgo} days ago</Link>
           {fault.earlier.underWarranty ? ', within six months.' : '.'}

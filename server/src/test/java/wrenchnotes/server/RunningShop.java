@@ -28,7 +28,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
         return new RunningShop(WrenchNotes.class);
     }
 
-    static RunningShop withDemo() {
+    public static RunningShop withDemo() {
         RunningShop shop = new RunningShop(WrenchNotes.class);
         shop.options.add("--wrenchnotes.demo=true");
         return shop;

@@ -33,7 +33,7 @@ public record Diagnosis(
         Map<String, Rates.Rated> byWords = rates.byWords();
         List<Likely> faults = odds.faults().stream()
                 .filter(fault -> byWords.containsKey(fault.id()))
-                .map(fault -> likely(byWords.get(fault.id()), fault.probability()))
+                .map(fault -> likely(byWords.get(fault.id()), fault.probability(), weighed.chance(fault.id())))
                 .sorted(Comparator.comparingDouble(Likely::probability).reversed())
                 .toList();
         List<Together> sets = odds.sets().stream()
@@ -57,12 +57,12 @@ public record Diagnosis(
      * With all other rates held, the posterior odds of a fault are its prior odds times what is seen, whatever the prior: so the
      * bounds of the rate give bounds of the posterior without weighing anything anew.
      */
-    private static Likely likely(Rates.Rated rated, double probability) {
+    private static Likely likely(Rates.Rated rated, double probability, double chance) {
         return new Likely(
                 rated.fault(),
                 probability,
-                moved(probability, rated.rate(), rated.low()),
-                moved(probability, rated.rate(), rated.high()),
+                moved(probability, chance, chance * rated.low() / rated.rate()),
+                moved(probability, chance, chance * rated.high() / rated.rate()),
                 rated.behind());
     }
 

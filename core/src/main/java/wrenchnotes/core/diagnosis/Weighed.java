@@ -14,6 +14,12 @@ import java.util.stream.Collectors;
 /**
  * All that is known of a unit, put into one network: what is told, what was seen of components, what remedies proved and how
  * crossed tries went are all symptoms, each with its own strengths; things tried that are no part of the unit are faults beside its own.
+ *
+ * <p>A shop sees only units that somebody brought in, so its rates are those of units that have something. Taken as they are, they would
+ * make every unit likely to have two or three faults at once. So being brought in is itself a symptom, which any fault causes, and the
+ * faults' own chances are as much smaller as makes the rates come out again, given that: {@code chance = rate × z}, where
+ * {@code z = 1 − (1 − nothing wrong) · Π (1 − chance)}. Once a fault was found and mended, that is why it came: from then on nothing
+ * else need be wrong.
  */
 record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
 
@@ -23,6 +29,11 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
     /** The sum doubles with each. */
     static final int MOST_PRESENT = 12;
 
+    /** How many of the units brought in have nothing wrong with them. Common practice, no source. */
+    private static final double NOTHING_WRONG = 0.03;
+
+    private static final int HALVINGS = 50;
+    private static final String BROUGHT_IN = "brought in";
     private static final String OUTSIDE = "outside: ";
     private static final String NONE = "any at all";
 
@@ -44,6 +55,15 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
         return all.trusted()
                 ? OptionalDouble.of(Math.min(1, Math.max(0, none / all.evidence())))
                 : OptionalDouble.empty();
+    }
+
+    /** How likely a fault is before anything is known, not even that the unit was brought in. */
+    double chance(String fault) {
+        return model.faults().stream()
+                .filter(one -> one.id().equals(fault))
+                .mapToDouble(FaultModel.ModelFault::prior)
+                .findFirst()
+                .orElseThrow();
     }
 
     Quickscore.Marginals marginals() {
@@ -93,12 +113,45 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
             known.looks().forEach(this::look);
             known.done().forEach(this::done);
             known.tries().forEach(this::tries);
+            if (known.done().stream().allMatch(Known.Done::failed)) {
+                add(broughtIn(), true);
+            }
+            double shown = shownToAShop();
             List<FaultModel.ModelFault> faults = new ArrayList<>();
             rates.faults()
                     .forEach(rated ->
-                            faults.add(new FaultModel.ModelFault(rated.fault().words(), rated.rate())));
+                            faults.add(new FaultModel.ModelFault(rated.fault().words(), rated.rate() * shown)));
             faults.addAll(outside.values());
             return new Weighed(FaultModel.of(faults, symptoms), present, absent);
+        }
+
+        private FaultModel.ModelSymptom broughtIn() {
+            return new FaultModel.ModelSymptom(
+                    BROUGHT_IN,
+                    NOTHING_WRONG,
+                    rates.faults().stream()
+                            .map(rated ->
+                                    new FaultModel.ModelCause(rated.fault().words(), 1))
+                            .toList());
+        }
+
+        /** The share of all units that is brought in, by halving: where too few are, more would be, and the other way round. */
+        private double shownToAShop() {
+            double low = 0;
+            double high = 1;
+            for (int n = 0; n < HALVINGS; n++) {
+                double z = (low + high) / 2;
+                double nothing = 1 - NOTHING_WRONG;
+                for (Rates.Rated rated : rates.faults()) {
+                    nothing *= 1 - rated.rate() * z;
+                }
+                if (1 - nothing > z) {
+                    low = z;
+                } else {
+                    high = z;
+                }
+            }
+            return Math.max(1e-6, (low + high) / 2);
         }
 
         private void add(FaultModel.ModelSymptom symptom, boolean there) {

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.diagnosis.Change;
@@ -222,11 +223,17 @@ public class DiagnosisService {
                                 .map(fix -> fix(fix, now))))
                 .sorted(Comparator.comparingInt(DiagnosisService::place))
                 .toList();
+        // What a person has spoken on, or dealt with, is told however unlikely it is.
+        List<LikelyFault> told = Stream.concat(
+                        faults.stream().filter(fault -> place(fault) == 1).limit(SHOWN),
+                        faults.stream().filter(fault -> place(fault) != 1))
+                .sorted(Comparator.comparingInt(DiagnosisService::place))
+                .toList();
         UnitOdds odds = new UnitOdds(
                 learned.ofRevision(),
                 learned.ofModel(),
-                faults.stream().limit(SHOWN).toList(),
-                Math.max(0, faults.size() - SHOWN),
+                told,
+                faults.size() - told.size(),
                 diagnosis.sets().stream().limit(2).toList(),
                 diagnosis.somethingElse().isPresent()
                         ? Optional.of(diagnosis.somethingElse().getAsDouble())

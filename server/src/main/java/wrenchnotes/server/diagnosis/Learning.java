@@ -28,6 +28,7 @@ public class Learning {
     private PastStore.State learned = new PastStore.State(0, 0);
     private Instant upTo = Instant.EPOCH;
     private Set<Long> atThatInstant = new HashSet<>();
+    private int read;
 
     Learning(PastStore past, Snapshot snapshot) {
         this.past = past;
@@ -64,18 +65,15 @@ public class Learning {
         if (state.merges() == learned.merges()) {
             learnSince();
         }
-        if (count() != state.closed() || state.merges() != learned.merges()) {
+        if (read != state.closed() || state.merges() != learned.merges()) {
             history = new History();
             upTo = Instant.EPOCH;
             atThatInstant = new HashSet<>();
+            read = 0;
             learnSince();
         }
         learned = state;
         return history;
-    }
-
-    private int count() {
-        return history.jobs(Where.Level.ALL, new Where(0, 0, wrenchnotes.core.unit.Kind.OTHER));
     }
 
     private void learnSince() {
@@ -85,7 +83,8 @@ public class Learning {
                 atThatInstant = new HashSet<>();
             }
             if (atThatInstant.add(closed.id())) {
-                history.learn(closed.job());
+                read++;
+                closed.job().ifPresent(history::learn);
             }
         }
     }

@@ -25,7 +25,8 @@ public class PastStore {
     /** How much there is to be learned from, and by which words: what was learned stands while this stays the same. */
     record State(int closed, long merges) {}
 
-    record Closed(long id, Instant handedOverAt, PastJob job) {}
+    /** @param job empty if it was given up before anybody looked: that teaches nothing of what was wrong */
+    record Closed(long id, Instant handedOverAt, Optional<PastJob> job) {}
 
     private static final String JOBS = """
             SELECT job.id, handed_over_at, job.revision_id, model_id, model.kind,
@@ -119,19 +120,21 @@ public class PastStore {
                             Optional.ofNullable(row.getString("outcome")).map(Outcome::valueOf);
                     double spent = minutes.getOrDefault(id, 0.0);
                     long parts = row.getLong("parts");
+                    Set<FaultName> found = faults.getOrDefault(id, Set.of());
+                    boolean lookedAt = !found.isEmpty()
+                            || outcome.filter(Outcome.NO_FAULT_FOUND::equals).isPresent();
+                    PastJob job = new PastJob(
+                            new Where(
+                                    row.getLong("revision_id"),
+                                    row.getLong("model_id"),
+                                    Kind.valueOf(row.getString("kind"))),
+                            found,
+                            present.getOrDefault(id, Set.of()),
+                            absent.getOrDefault(id, Set.of()),
+                            outcome.flatMap(PastStore::worked),
+                            spent > 0 ? Optional.of(new PastJob.Work(spent, parts)) : Optional.empty());
                     return new Closed(
-                            id,
-                            Sql.instant(row, "handed_over_at"),
-                            new PastJob(
-                                    new Where(
-                                            row.getLong("revision_id"),
-                                            row.getLong("model_id"),
-                                            Kind.valueOf(row.getString("kind"))),
-                                    faults.getOrDefault(id, Set.of()),
-                                    present.getOrDefault(id, Set.of()),
-                                    absent.getOrDefault(id, Set.of()),
-                                    outcome.flatMap(PastStore::worked),
-                                    spent > 0 ? Optional.of(new PastJob.Work(spent, parts)) : Optional.empty()));
+                            id, Sql.instant(row, "handed_over_at"), lookedAt ? Optional.of(job) : Optional.empty());
                 })
                 .list();
     }

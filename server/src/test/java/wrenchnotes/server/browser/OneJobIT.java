@@ -113,21 +113,22 @@ class OneJobIT {
     private void theUnitIsCheckedIn() {
         window.goTo("Check-in");
         says("Coming in");
-        exact("Name").fill("Harbour choir");
-        field("Phone or mail").fill("choir@example.org");
+        exact("Name, phone, mail").fill("Harbour choir");
+        field("Contact, if new").fill("choir@example.org");
         field("Model").selectOption("Cormorant Works Tide 4");
         exact("Serial").fill("T4-0815");
-        page.getByText(Pattern.compile("\\d+ more")).click();
+        page.getByText(Pattern.compile("all \\d+ words")).click();
         window.click("does not take disc");
         window.click("no sound");
         window.click("no sound");
         field("In their words").fill("Sings no more, \"says\" <nothing> 🎵");
         window.click("opened before");
         // One of the four screws is missing before anybody here touches it.
+        page.getByText("Already missing").click();
         page.getByLabel("0 of 4 case open screws missing").click();
         window.click("mains lead");
         field("Slot").selectOption("B2");
-        says("The first of its kind here.");
+        says("The first of its model here");
         window.assertAccessible();
         window.click("Take it in");
         says("Not looked at yet");
@@ -264,7 +265,13 @@ class OneJobIT {
         window.click("Hand over");
         says("Ready to go: fixed with a remark");
         window.click("Hand over");
+        // What came with it is asked for one by one.
+        says("What came with it goes back");
+        window.assertAccessible();
+        window.click("goes back");
+        window.click("Hand it over");
         says("Handed over, fixed with a remark");
+        says("mains lead (went back)");
         says("This stay is over");
     }
 
@@ -288,7 +295,7 @@ class OneJobIT {
         says("Coming in");
         field("Tag or serial, typed or scanned").fill("T4-0815");
         says("WN-0001 was here once");
-        assertThat(exact("Name").inputValue()).isEqualTo("Harbour choir");
+        assertThat(exact("Name, phone, mail").inputValue()).isEqualTo("Harbour choir");
         window.click("Take it in");
         says("Not looked at yet");
         says("Other stays of this unit");

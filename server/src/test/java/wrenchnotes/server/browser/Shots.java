@@ -86,7 +86,7 @@ public final class Shots {
         window.click("keys dead");
         window.click("goes off by itself");
         window.click("goes off by itself");
-        page.getByText("of this revision so far").waitFor();
+        page.getByText("of this revision and").waitFor();
         take("check-in");
 
         window.goTo("Models");

@@ -1,0 +1,70 @@
+import { Box } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+import { Chip } from '../parts/Buttons';
+import { Pick, Row, Text } from '../parts/Fields';
+import { Looks } from './Looks';
+
+/** What stands on the counter: model, serial, and which revision by what can be seen from outside. */
+export function UnitField({
+  models,
+  modelId,
+  revisionId,
+  serial,
+  serialProblem,
+  revisionProblem,
+  change,
+}: {
+  models: Schemas['ModelView'][];
+  modelId?: number;
+  revisionId?: number;
+  serial: string;
+  serialProblem?: string;
+  revisionProblem: boolean;
+  change: (part: { modelId?: number; revisionId?: number; serial?: string }) => void;
+}) {
+  const revisions = models.find((view) => view.model.id === modelId)?.revisions ?? [];
+  return (
+    <Row name="Unit">
+      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+        <Pick
+          label="Model"
+          compact
+          value={modelId ?? ''}
+          onChange={(event) =>
+            change({ modelId: Number(event.target.value) || undefined, revisionId: undefined })
+          }
+        >
+          <option value="">pick a model</option>
+          {models.map(({ model }) => (
+            <option key={model.id} value={model.id}>
+              {model.maker} {model.name}
+            </option>
+          ))}
+        </Pick>
+        <Text
+          label="Serial"
+          compact
+          value={serial}
+          problem={serialProblem}
+          onChange={(event) => change({ serial: event.target.value })}
+          onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
+        />
+      </Box>
+      <Box display="flex" flexWrap="wrap" gap="6px" mt="6px">
+        {revisions.map((one) => (
+          <Chip key={one.id} on={revisionId === one.id} onClick={() => change({ revisionId: one.id })}>
+            {one.name}
+            {one.tellApart && ` · ${one.tellApart}`}
+          </Chip>
+        ))}
+      </Box>
+      <Looks revisions={revisions} picked={revisionId} />
+      {models.length === 0 && <Box color="muted">No models yet: make one under Models first.</Box>}
+      {revisionProblem && (
+        <Box color="hazard" role="alert">
+          Pick the model and its revision.
+        </Box>
+      )}
+    </Row>
+  );
+}

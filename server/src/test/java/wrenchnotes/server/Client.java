@@ -144,4 +144,9 @@ public final class Client {
         }
         return body;
     }
+
+    /** What an answer is compared with, node by node. */
+    public static JsonNode json(Map<String, Object> body) {
+        return JSON.readTree(JSON.writeValueAsString(body));
+    }
 }

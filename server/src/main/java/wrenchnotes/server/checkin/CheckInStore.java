@@ -93,8 +93,9 @@ public class CheckInStore {
                         SELECT id, name, contact, (SELECT COUNT(*) FROM job WHERE owner_id = owner.id) AS jobs
                         FROM owner
                         WHERE ' ' || name LIKE :word ESCAPE '\\' OR ' ' || contact LIKE :word ESCAPE '\\'
-                           OR (:digits <> '' AND REPLACE(REPLACE(REPLACE(REPLACE(contact, ' ', ''), '-', ''), '/', ''), '.', '')
-                               LIKE '%' || :digits || '%')
+                           OR (:digits <> '' AND REPLACE(REPLACE(REPLACE(REPLACE(REPLACE(REPLACE(
+                                  contact, ' ', ''), '-', ''), '/', ''), '.', ''), '(', ''), ')', '')
+                                  LIKE '%' || :digits || '%')
                         ORDER BY name
                         LIMIT 8
                         """)

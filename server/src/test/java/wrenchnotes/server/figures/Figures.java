@@ -16,6 +16,8 @@ import org.springframework.util.FileSystemUtils;
 import wrenchnotes.server.Client;
 import wrenchnotes.server.PackagedShop;
 import wrenchnotes.server.WrenchNotes;
+import wrenchnotes.server.diagnosis.Foretold;
+import wrenchnotes.server.diagnosis.PastStore;
 
 /**
  * Makes a shop of 10,000 and one of 100,000 jobs and prints how long each screen's answer takes over HTTP, beside the
@@ -59,7 +61,13 @@ public final class Figures {
         Path work = Files.createTempDirectory("wrench-notes-figures");
         try {
             Path demo = work.resolve("demo");
-            start(demo, JUST_THE_SHOP, "--wrenchnotes.demo=true").close();
+            try (ConfigurableApplicationContext shop = start(demo, JUST_THE_SHOP, "--wrenchnotes.demo=true")) {
+                Foretold.of(shop.getBean(PastStore.class)).print();
+            }
+            if ("odds".equals(System.getenv("PART"))) {
+                CounterAnswer.measure(demo);
+                return;
+            }
             if ("press".equals(System.getenv("PART"))) {
                 KeyPress.measure(demo);
                 return;
@@ -67,6 +75,7 @@ public final class Figures {
             startTimes("make run", () -> PackagedShop.startWithArchive(demo));
             startTimes("plain java -jar", () -> PackagedShop.start(demo));
             KeyPress.measure(demo);
+            CounterAnswer.measure(demo);
             Map<String, Result> small = measure(grown(demo, work.resolve("small"), 10_000));
             Map<String, Result> large = measure(grown(demo, work.resolve("large"), 100_000));
             growth(small, large);
@@ -169,8 +178,19 @@ public final class Figures {
                                 .map(words -> "/api/find?q=" + words.replace(" ", "%20"))
                                 .toList()),
                 Screen.often("job sheet", sheets),
+                Screen.often("counter's odds", outlooks(bare)),
                 Screen.seldom("patterns, 18 months", "/api/patterns"),
                 Screen.seldom("patterns, 20 years", "/api/patterns?months=240"));
+    }
+
+    /** Every revision with a symptom that is often told. */
+    private static List<String> outlooks(Connection bare) throws SQLException {
+        int revisions = GrownShop.single(bare.createStatement(), "SELECT COUNT(*) FROM revision");
+        List<String> paths = new ArrayList<>();
+        for (int id = 1; id <= revisions; id++) {
+            paths.add("/api/revisions/" + id + "/outlook?present=does%20not%20read&absent=grinds");
+        }
+        return paths;
     }
 
     private static Result measure(

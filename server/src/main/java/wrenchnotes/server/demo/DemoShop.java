@@ -81,7 +81,7 @@ public class DemoShop implements SmartInitializingSingleton {
         }
         SignedIn lead = staff.get("ines");
         By ines = new By(lead.id(), lead.name(), opening);
-        Map<String, DemoReplay.Known> revisions = new HashMap<>();
+        Map<String, DemoTurn.Known> revisions = new HashMap<>();
         DemoModels.all().forEach(model -> revisions.putAll(teardowns.write(ines, model)));
         DemoModels.all().forEach(model -> teardowns.nameParts(ines, model));
         Map<String, Long> parts = new HashMap<>();

@@ -50,8 +50,8 @@ public class DemoTeardowns {
     }
 
     /** @return the revisions, by the names of model and revision */
-    Map<String, DemoReplay.Known> write(By by, DemoModels.Model model) {
-        Map<String, DemoReplay.Known> revisions = new HashMap<>();
+    Map<String, DemoTurn.Known> write(By by, DemoModels.Model model) {
+        Map<String, DemoTurn.Known> revisions = new HashMap<>();
         ModelStore.Model made = models.addModel(by, model.maker(), model.name(), model.kind());
         for (DemoModels.Revision revision : model.revisions()) {
             Map<String, Long> ids = new HashMap<>();
@@ -71,7 +71,7 @@ public class DemoTeardowns {
             models.saveNotes(by, added.id(), Seen.of("0"), teardown, "written down at last");
             revisions.put(
                     model.name() + " " + revision.name(),
-                    new DemoReplay.Known(added.id(), revision.notes(), teardown, ids));
+                    new DemoTurn.Known(added.id(), revision.notes(), teardown, ids));
         }
         return revisions;
     }

@@ -9,16 +9,6 @@ import java.nio.file.Path;
 /** Takes the pictures in docs/screenshots from a running demo shop: {@code make shots}. */
 public final class Shots {
 
-    private static final String FARTHEST_OPEN = """
-            async () => {
-              const rack = await (await fetch('/api/rack')).json();
-              const steps = (row) => Number(row.status.words.match(/\\d+/)[0]);
-              return rack.next
-                .filter((row) => row.status.standing === 'OPEN_ON_BENCH')
-                .sort((one, other) => steps(other) - steps(one))[0].jobId;
-            }
-            """;
-
     private static final String NOT_OPENED = """
             async () => {
               const rack = await (await fetch('/api/rack')).json();
@@ -81,7 +71,7 @@ public final class Shots {
         window.goTo("Check-in");
         page.getByLabel("Model").selectOption("Quistral Q2");
         window.click("B · smooth foot");
-        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Lamplight");
+        page.getByLabel("Name, phone, mail").fill("Lamplight");
         window.click("Lamplight quiz café");
         window.click("keys dead");
         window.click("goes off by itself");
@@ -134,9 +124,13 @@ public final class Shots {
         window.goTo("Rack");
         takeFinder("keys");
         // A unit that lies open as it is: nothing in the demo shop is moved for its picture.
-        page.navigate("/jobs/" + page.evaluate(FARTHEST_OPEN));
-        page.getByText("The story so far").waitFor();
+        page.navigate("/jobs/" + page.evaluate(ON_THE_WAY_IN));
+        page.getByText("What it will take").waitFor();
         take("job-sheet");
+        page.navigate("/lots");
+        page.getByText("clear-out").first().click();
+        page.getByText("to decide on").waitFor();
+        take("lot");
         page.navigate("/bench/" + page.evaluate(ON_THE_WAY_IN));
         page.getByText("Off to tray").waitFor();
         take("bench-in");

@@ -1,0 +1,102 @@
+package wrenchnotes.server.demo;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.ground.SignedIn;
+
+/** One visit of one unit as it goes on: who is at it, what time it is, and what was seen last. */
+final class DemoTurn {
+
+    /** A revision and the notes it was given. */
+    record Known(long revision, DemoNotes notes, Teardown teardown, Map<String, Long> components) {
+
+        boolean waits() {
+            return teardown.steps().stream().anyMatch(step -> step.waitHours() > 0);
+        }
+    }
+
+    /** What is carried from one stay to the next. */
+    record Shop(
+            Instant now,
+            Map<String, SignedIn> staff,
+            Map<String, Known> revisions,
+            Map<String, Long> parts,
+            Map<Integer, Long> units,
+            Map<String, Long> owners,
+            Map<String, Long> crates,
+            Set<String> takenSlots) {
+
+        Optional<String> freeSlot(int luck) {
+            List<String> free = new ArrayList<>();
+            for (char shelf = 'A'; shelf <= 'D'; shelf++) {
+                for (int place = 1; place <= 6; place++) {
+                    String slot = "" + shelf + place;
+                    if (!takenSlots.contains(slot)) {
+                        free.add(slot);
+                    }
+                }
+            }
+            return free.isEmpty() ? Optional.empty() : Optional.of(free.get(luck % free.size()));
+        }
+    }
+
+    final Shop shop;
+    final DemoPlan.Visit visit;
+    final Known known;
+    final DemoTold told;
+    final String bencher;
+    private Instant at;
+    private long job;
+    private long benchVersion;
+
+    DemoTurn(Shop shop, DemoPlan.Visit visit) {
+        this.shop = shop;
+        this.visit = visit;
+        this.known =
+                shop.revisions().get(visit.unit().model() + " " + visit.unit().revision());
+        this.told = new DemoTold(visit);
+        this.bencher = visit.luck() % 2 == 0 ? "tobias" : "wren";
+        this.at = shop.now()
+                .minus(Duration.ofMinutes((long) (visit.daysAgo() * 24 * 60)))
+                .truncatedTo(ChronoUnit.MINUTES);
+    }
+
+    void taken(long id) {
+        job = id;
+    }
+
+    long job() {
+        return job;
+    }
+
+    Instant at() {
+        return at;
+    }
+
+    /** Nobody else is at this bench: each press has seen all the presses before it. */
+    Seen seen() {
+        return new Seen(benchVersion++);
+    }
+
+    By by(String name) {
+        SignedIn who = shop.staff().get(name);
+        return new By(who.id(), who.name(), at);
+    }
+
+    /** Time goes by, but never past today. */
+    Instant later(int minutes) {
+        Instant next = at.plus(Duration.ofMinutes(minutes));
+        Instant latest = shop.now().minus(Duration.ofMinutes(2));
+        at = next.isBefore(latest) ? next : at.isBefore(latest) ? latest : at.plusMillis(1);
+        return at;
+    }
+}

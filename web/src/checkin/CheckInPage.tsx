@@ -8,40 +8,14 @@ import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
-import { type Arrival, ArrivalFields, NOTHING_SAID } from './ArrivalFields';
+import { ArrivalFields } from './ArrivalFields';
 import { CounterOutlook } from './CounterOutlook';
+import { BLANK, type Form, nextAfter } from './counterForm';
 import { LotField } from './LotField';
 import { OwnerField } from './OwnerField';
+import { takeIn } from './takeIn';
 import { UnitField } from './UnitField';
 import { useCounter } from './useCounter';
-
-type Form = {
-  seen: string;
-  unitId?: number;
-  serial: string;
-  modelId?: number;
-  revisionId?: number;
-  ownership: 'CUSTOMER' | 'RESALE';
-  ownerId?: number;
-  ownerName: string;
-  ownerContact: string;
-  lotId?: number;
-  paid: string;
-  slot?: string;
-  due: string;
-  arrival: Arrival;
-};
-
-const BLANK: Form = {
-  seen: '',
-  serial: '',
-  ownership: 'CUSTOMER',
-  ownerName: '',
-  ownerContact: '',
-  paid: '',
-  due: '',
-  arrival: NOTHING_SAID,
-};
 
 export default function CheckInPage() {
   const counter = useCounter();
@@ -51,11 +25,6 @@ export default function CheckInPage() {
       {(start) => <Loaded query={models}>{(all) => <Counter counter={start} models={all} />}</Loaded>}
     </Loaded>
   );
-}
-
-/** The end of the day that was named, by the clock of the shop. */
-function endOf(due: string): string | undefined {
-  return due ? new Date(`${due}T18:00`).toISOString() : undefined;
 }
 
 function Counter({ counter, models }: { counter: Schemas['Counter']; models: Schemas['ModelView'][] }) {
@@ -103,52 +72,13 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
   });
 
   const take = useMutation({
-    mutationFn: async (_next: boolean) => {
-      const taken = await answer(
-        api.POST('/api/jobs', {
-          body: {
-            unitId: form.unitId,
-            serial: form.serial,
-            revisionId: revision as number,
-            ownership: form.ownership,
-            ownerId: form.ownerId,
-            ownerName: form.ownerName,
-            ownerContact: form.ownerContact,
-            lotId: resale ? form.lotId : undefined,
-            paidMinor: resale ? minorOf(form.paid) : undefined,
-            slot: slot || undefined,
-            due: endOf(form.due),
-            arrival: form.arrival,
-          },
-        }),
-      );
-      // The unit is in whatever the printer does; what did not print is said on its sheet and printed from there.
-      const printed = await Promise.allSettled(
-        (['SLIP', 'TAG'] as const).map((paper) =>
-          answer(
-            api.POST('/api/jobs/{job}/papers', { params: { path: { job: taken.jobId } }, body: { paper } }),
-          ),
-        ),
-      );
-      return { ...taken, unprinted: printed.some((one) => one.status === 'rejected') };
-    },
+    mutationFn: (_next: boolean) => takeIn(form, revision, slot),
     onSuccess: (taken, next) => {
       client.invalidateQueries();
       if (next) {
         // The next of the crate is likely much the same: what it is and where it came from stays.
         setLast(taken);
-        setForm(
-          resale
-            ? {
-                ...BLANK,
-                ownership: 'RESALE',
-                lotId: form.lotId,
-                modelId: form.modelId,
-                revisionId: form.revisionId,
-                paid: form.paid,
-              }
-            : BLANK,
-        );
+        setForm(nextAfter(form));
         seenField.current?.focus();
       } else {
         navigate(`/jobs/${taken.jobId}`, { state: { unprinted: taken.unprinted } });

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { day } from '../api/words';
+import { minorOf } from '../money/minorOf';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -51,6 +52,7 @@ export function LotField({
           compact
           inputMode="decimal"
           value={paid}
+          problem={paid.trim() && minorOf(paid) === undefined ? 'Such as 4.50' : undefined}
           onChange={(event) => change({ paid: event.target.value })}
           onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
         />

@@ -5,6 +5,7 @@ import { meansWords } from '../api/words';
 import { useJobWrite } from '../job/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
+import { OneOf } from '../parts/OneOf';
 import { Trouble } from '../parts/States';
 import { useModel } from './useModel';
 
@@ -46,13 +47,7 @@ export function SeenForm({ job, modelId, done }: { job: number; modelId: number;
           </Chip>
         ))}
       </Box>
-      <Box display="flex" gap="4px" flexWrap="wrap" role="group" aria-label="How one knows">
-        {(Object.keys(meansWords) as Means[]).map((one) => (
-          <Chip key={one} on={means === one} onClick={() => setMeans(one)}>
-            {meansWords[one]}
-          </Chip>
-        ))}
-      </Box>
+      <OneOf label="How one knows" words={meansWords} picked={means} pick={(one) => one && setMeans(one)} />
       <Text
         label="Reading or remark"
         compact

@@ -5,6 +5,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { causeWords, meansWords, remedyWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
+import { OneOf } from '../parts/OneOf';
 import { Trouble } from '../parts/States';
 import { useJobWrite } from './useJobWrite';
 
@@ -133,51 +134,15 @@ export function FindingForm({
           onChange={(event) => setPartCount(Number(event.target.value))}
         />
       </Box>
-      <Box
-        display="flex"
-        gap="4px"
-        flexWrap="wrap"
-        alignItems="center"
-        role="group"
-        aria-label="What proved it"
-      >
-        <chakra.span fontSize="13px" fontWeight={700}>
-          Proved by
-        </chakra.span>
-        {(Object.keys(meansWords) as NonNullable<typeof proof>[]).map((one) => (
-          <Chip
-            key={one}
-            on={proof === one}
-            minH="30px"
-            fontSize="14px"
-            onClick={() => setProof(proof === one ? undefined : one)}
-          >
-            {meansWords[one]}
-          </Chip>
-        ))}
-      </Box>
-      <Box
-        display="flex"
-        gap="4px"
-        flexWrap="wrap"
-        alignItems="center"
-        role="group"
-        aria-label="Where it came from"
-      >
-        <chakra.span fontSize="13px" fontWeight={700}>
-          Came from
-        </chakra.span>
-        {(Object.keys(causeWords) as NonNullable<typeof cause>[]).map((one) => (
-          <Chip
-            key={one}
-            on={cause === one}
-            minH="30px"
-            fontSize="14px"
-            onClick={() => setCause(cause === one ? undefined : one)}
-          >
-            {causeWords[one]}
-          </Chip>
-        ))}
+      <OneOf label="What proved it" name="Proved by" words={meansWords} picked={proof} pick={setProof} />
+      <Box display="flex" gap="4px" alignItems="flex-end">
+        <OneOf
+          label="Where it came from"
+          name="Came from"
+          words={causeWords}
+          picked={cause}
+          pick={setCause}
+        />
         {cause && (
           <Chip
             on={causeConfirmed}

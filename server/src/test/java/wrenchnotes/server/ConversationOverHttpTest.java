@@ -335,6 +335,15 @@ class ConversationOverHttpTest {
                 .isEqualTo(1);
     }
 
+    @Test
+    void whatIsDangerousOnArrivalIsSaidFirstAndAPhotoMustHaveBeenKept() {
+        assertThat(counter("?marks=SWOLLEN_CELL").get("cautions").get(0).asString())
+                .contains("stop", "local fire and waste rules");
+        Map<String, Object> coming = shop.coming();
+        coming.put("arrival", body("photos", List.of(body("hash", "0".repeat(64), "words", "dent"))));
+        assertThat(client.post("/api/jobs", coming).field()).isEqualTo("photos");
+    }
+
     /** The squares on the paper are read back and decoded by the reader's half of the library: the tag, as a scanner would type it. */
     @Test
     void slipAndTagComeOutOfThePrinterAndTheCodeIsTheTag() throws Exception {

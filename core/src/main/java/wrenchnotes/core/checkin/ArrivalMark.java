@@ -1,5 +1,7 @@
 package wrenchnotes.core.checkin;
 
+import java.util.Optional;
+
 /** What can be seen of a unit's state when it comes in. */
 public enum ArrivalMark {
     SEAL_WHOLE,
@@ -11,5 +13,20 @@ public enum ArrivalMark {
     LIQUID,
     EARLIER_ATTEMPT,
     SWOLLEN_CELL,
-    BURNT_SMELL
+    BURNT_SMELL;
+
+    /** What has to be minded before anybody goes on (usual cautions; local rules decide). */
+    public Optional<String> caution() {
+        return switch (this) {
+            case SWOLLEN_CELL ->
+                Optional.of("Swollen cell: stop, do not charge or press it, set the unit apart where nothing burns."
+                        + " Follow your local fire and waste rules.");
+            case BURNT_SMELL ->
+                Optional.of("Smells burnt: leave it unplugged until somebody has looked inside. Your local rules decide"
+                        + " who may.");
+            case LIQUID ->
+                Optional.of("Liquid: no power before it is dry. Unplug, cells out if they are whole, gloves on.");
+            default -> Optional.empty();
+        };
+    }
 }

@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -69,7 +70,7 @@ public class OutlookApi {
     /**
      * @param lookFirst after a fall or liquid, before anything is swapped; empty if nothing points to one
      * @param mind the watch points of the notes
-     * @param cautions of the notes' steps, each once
+     * @param cautions of what is seen of its state, then of the notes' steps, each once
      */
     public record Outlook(
             DiagnosisService.UnitOdds odds,
@@ -107,6 +108,7 @@ public class OutlookApi {
                             resale,
                             Optional.ofNullable(paid)),
                     revision,
+                    orNone(marks),
                     shaken(orNone(marks)));
         });
     }
@@ -120,7 +122,8 @@ public class OutlookApi {
                     || findings.ofJob(job).stream()
                             .anyMatch(finding -> finding.struckWhy().isEmpty()
                                     && finding.cause().filter(SHAKING::contains).isPresent());
-            return outlook(judged, worth.ofJob(row, judged, Optional.empty()), row.revisionId(), fell);
+            return outlook(
+                    judged, worth.ofJob(row, judged, Optional.empty()), row.revisionId(), arrivals.marks(job), fell);
         });
     }
 
@@ -132,7 +135,12 @@ public class OutlookApi {
         return said == null ? Set.of() : said;
     }
 
-    private Outlook outlook(DiagnosisService.Judged judged, WorthService.Money money, long revision, boolean shaken) {
+    private Outlook outlook(
+            DiagnosisService.Judged judged,
+            WorthService.Money money,
+            long revision,
+            Set<ArrivalMark> marks,
+            boolean shaken) {
         NotesStore.Version version = notes.newest(revision);
         List<ModelStore.ModelComponent> components =
                 models.components(models.revision(revision).modelId());
@@ -143,9 +151,11 @@ public class OutlookApi {
                 version.teardown().overview().watch().stream()
                         .map(watch -> new MindPoint(name(watch.component(), components), watch.words()))
                         .toList(),
-                version.teardown().steps().stream()
-                        .map(Step::caution)
-                        .filter(caution -> !caution.isEmpty())
+                Stream.concat(
+                                marks.stream().sorted().flatMap(mark -> mark.caution().stream()),
+                                version.teardown().steps().stream()
+                                        .map(Step::caution)
+                                        .filter(caution -> !caution.isEmpty()))
                         .distinct()
                         .toList());
     }

@@ -1,6 +1,7 @@
 package wrenchnotes.core;
 
 import wrenchnotes.core.diagnosis.OddsTimes;
+import wrenchnotes.core.gauge.GaugeTimes;
 import wrenchnotes.core.teardown.plan.PlanTimes;
 
 /** How long the core's heavier computations take: part of {@code make bench}. */
@@ -11,5 +12,6 @@ public final class CoreTimes {
     public static void main(String[] args) {
         PlanTimes.main(args);
         OddsTimes.main(args);
+        GaugeTimes.main(args);
     }
 }

@@ -1,0 +1,58 @@
+package wrenchnotes.core.gauge;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import wrenchnotes.core.gauge.CapacitorGauge.Capacitor;
+import wrenchnotes.core.gauge.CapacitorGauge.CapacitorKind;
+
+/** Reads a capacitor off the words on a drawer: "0.1 µF, 275 V~, class X2", "470 µF, 25 V, electrolytic, 105 °C". */
+public final class CapacitorLabel {
+
+    private static final Pattern FARADS = Pattern.compile("([\\d.]+)\\s*([pnµu])F");
+    private static final Pattern VOLTS = Pattern.compile("([\\d.]+)\\s*V");
+    private static final Pattern CLASS = Pattern.compile("\\b([XY][1-4])\\b");
+    private static final Pattern CELSIUS = Pattern.compile("([\\d.]+)\\s*°C");
+
+    private CapacitorLabel() {}
+
+    /** @return empty if the words name no capacitance or no voltage */
+    public static Optional<Capacitor> read(String words) {
+        Matcher farads = FARADS.matcher(words);
+        Matcher volts = VOLTS.matcher(words);
+        if (!farads.find() || !volts.find()) {
+            return Optional.empty();
+        }
+        double scale =
+                switch (farads.group(2)) {
+                    case "p" -> 1e-6;
+                    case "n" -> 1e-3;
+                    default -> 1;
+                };
+        Matcher safety = CLASS.matcher(words);
+        Optional<String> grade = safety.find() ? Optional.of(safety.group(1)) : Optional.empty();
+        Matcher celsius = CELSIUS.matcher(words);
+        return Optional.of(new Capacitor(
+                Double.parseDouble(farads.group(1)) * scale,
+                Double.parseDouble(volts.group(1)),
+                kind(words.toLowerCase(Locale.ROOT), grade),
+                grade,
+                celsius.find() ? Optional.of(Double.parseDouble(celsius.group(1))) : Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty()));
+    }
+
+    private static CapacitorKind kind(String words, Optional<String> grade) {
+        if (grade.isPresent()) {
+            return grade.get().startsWith("X") ? CapacitorKind.SAFETY_X : CapacitorKind.SAFETY_Y;
+        }
+        for (CapacitorKind kind : CapacitorKind.values()) {
+            if (words.contains(kind.name().toLowerCase(Locale.ROOT))) {
+                return kind;
+            }
+        }
+        return CapacitorKind.FILM;
+    }
+}

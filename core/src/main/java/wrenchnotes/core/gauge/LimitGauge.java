@@ -1,0 +1,117 @@
+package wrenchnotes.core.gauge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.statistics.descriptive.DoubleStatistics;
+import org.apache.commons.statistics.descriptive.Statistic;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+
+/**
+ * Readings against a limit. With an uncertainty U the limit gets a guard band on both sides: good is proved only within the
+ * limit drawn in by U, bad only beyond the limit moved out by U; between the two nothing can be said (published: ISO 14253-1; from
+ * memory).
+ */
+public final class LimitGauge {
+
+    private static final int MOST = 100;
+
+    /** @param min lowest good value; empty if there is none @param max highest good value; one of the two must be there */
+    public record Limits(Optional<Double> min, Optional<Double> max) {
+        public Limits {
+            if (min.isEmpty() && max.isEmpty()) {
+                throw new Invalid("limit", "Say the lowest or the highest good value");
+            }
+            min.ifPresent(value -> Checked.within("limit.min", value, -1e12, 1e12));
+            max.ifPresent(value -> Checked.within("limit.max", value, -1e12, 1e12));
+            if (min.isPresent() && max.isPresent() && min.get() > max.get()) {
+                throw new Invalid(
+                        "limit", "The lowest good value, " + min.get() + ", is above the highest, " + max.get());
+            }
+        }
+    }
+
+    /**
+     * @param readings 1 to 100, all in the same unit as the limit
+     * @param uncertainty of the instrument in the same unit, 0 or more; 0 if left out
+     * @param unit for the reasons only; may be empty
+     */
+    public record LimitAsked(List<Double> readings, Limits limit, Optional<Double> uncertainty, Optional<String> unit) {
+        public LimitAsked {
+            Checked.present("readings", readings);
+            Checked.within("readings", readings.size(), 1, MOST);
+            for (int at = 0; at < readings.size(); at++) {
+                Checked.within(
+                        "readings[" + at + "]", Checked.present("readings[" + at + "]", readings.get(at)), -1e12, 1e12);
+            }
+            readings = List.copyOf(readings);
+            Checked.present("limit", limit);
+            uncertainty.ifPresent(value -> Checked.within("uncertainty", value, 0.0, 1e12));
+        }
+    }
+
+    /**
+     * @param spread highest reading less the lowest
+     * @param deviation sample standard deviation; empty for one reading
+     * @param reasons a sentence each
+     */
+    public record LimitFound(
+            double mean, double spread, Optional<Double> deviation, Judgement verdict, List<String> reasons) {}
+
+    private LimitGauge() {}
+
+    public static LimitFound of(LimitAsked asked) {
+        DoubleStatistics statistics = DoubleStatistics.of(
+                java.util.EnumSet.of(Statistic.MEAN, Statistic.MIN, Statistic.MAX, Statistic.STANDARD_DEVIATION),
+                asked.readings().stream().mapToDouble(Double::doubleValue).toArray());
+        double mean = statistics.getAsDouble(Statistic.MEAN);
+        double u = asked.uncertainty().orElse(0.0);
+        List<String> reasons = new ArrayList<>();
+        Judgement verdict = judge(mean, asked.limit(), u, asked.unit().orElse(""), reasons);
+        return new LimitFound(
+                mean,
+                statistics.getAsDouble(Statistic.MAX) - statistics.getAsDouble(Statistic.MIN),
+                asked.readings().size() > 1
+                        ? Optional.of(statistics.getAsDouble(Statistic.STANDARD_DEVIATION))
+                        : Optional.empty(),
+                verdict,
+                List.copyOf(reasons));
+    }
+
+    /** For other gauges: one value against limits, with the reasons added. */
+    static Judgement judge(double value, Limits limit, double u, String unit, List<String> reasons) {
+        String said = number(value) + (unit.isEmpty() ? "" : " " + unit);
+        for (boolean upper : new boolean[] {false, true}) {
+            Optional<Double> bound = upper ? limit.max() : limit.min();
+            if (bound.isPresent()) {
+                double beyond = upper ? value - bound.get() : bound.get() - value;
+                if (beyond > u) {
+                    reasons.add(said + " is " + (upper ? "above " : "below ") + number(bound.get())
+                            + (u > 0 ? " by more than the uncertainty of " + number(u) : ""));
+                    return Judgement.BAD;
+                }
+            }
+        }
+        for (boolean upper : new boolean[] {false, true}) {
+            Optional<Double> bound = upper ? limit.max() : limit.min();
+            if (bound.isPresent()) {
+                double within = upper ? bound.get() - value : value - bound.get();
+                if (within < u) {
+                    reasons.add(said + " is nearer to " + number(bound.get()) + " than the uncertainty of " + number(u)
+                            + ": measure with a better instrument, or more often");
+                    return Judgement.CAN_NOT_SAY;
+                }
+            }
+        }
+        reasons.add(said + " is within the limit" + (u > 0 ? ", the uncertainty of " + number(u) + " included" : ""));
+        return Judgement.GOOD;
+    }
+
+    static String number(double value) {
+        return java.math.BigDecimal.valueOf(value)
+                .round(new java.math.MathContext(4))
+                .stripTrailingZeros()
+                .toPlainString();
+    }
+}

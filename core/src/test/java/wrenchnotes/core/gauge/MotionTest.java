@@ -1,0 +1,179 @@
+package wrenchnotes.core.gauge;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import wrenchnotes.core.gauge.ChainGauge.ChainAsked;
+import wrenchnotes.core.gauge.ChainGauge.ChainFound;
+import wrenchnotes.core.gauge.ChainGauge.ChainStage;
+import wrenchnotes.core.gauge.ChainGauge.Signal;
+import wrenchnotes.core.gauge.LimitGauge.LimitAsked;
+import wrenchnotes.core.gauge.LimitGauge.Limits;
+import wrenchnotes.core.gauge.SpindleGauge.Drift;
+import wrenchnotes.core.gauge.SpindleGauge.SpindleAsked;
+import wrenchnotes.core.gauge.SpindleGauge.SpindleFound;
+
+/** Spindle speed, limits, and a fault along a chain. */
+class MotionTest {
+
+    private static SpindleFound spindle(double rpm, Integer bars, double flashes, double drift, Drift way) {
+        return SpindleGauge.of(new SpindleAsked(
+                rpm,
+                Optional.ofNullable(bars),
+                flashes,
+                Optional.of(drift),
+                Optional.ofNullable(way),
+                Optional.empty()));
+    }
+
+    /** The standard stroboscopic disc (published): 180 bars under 50 Hz light, 216 under 60 Hz, for 33⅓ rpm. */
+    @ParameterizedTest
+    @CsvSource({"33.3333333333,100,180", "33.3333333333,120,216", "45,100,133", "300,100,20", "300,30,6"})
+    void barsThatStandStill(double rpm, double flashes, int bars) {
+        assertThat(spindle(rpm, null, flashes, 0, null).bars()).isEqualTo(bars);
+    }
+
+    /** 0.4 bars a second at 100 flashes: 0.4 %. Forward is fast. */
+    @Test
+    void aDriftIsAnErrorOfTheSpeed() {
+        SpindleFound fast = spindle(300, null, 100, 0.4, Drift.FORWARD);
+        assertThat(fast.errorPercent()).isCloseTo(0.4, within(1e-9));
+        assertThat(fast.actualRpm()).isCloseTo(301.2, within(1e-9));
+        assertThat(fast.verdict()).isEqualTo(Judgement.GOOD);
+        assertThat(fast.turn()).contains("down");
+        SpindleFound slow = spindle(300, null, 100, 2, Drift.BACKWARD);
+        assertThat(slow.verdict()).isEqualTo(Judgement.BAD);
+        assertThat(slow.turn()).contains("up");
+        assertThat(spindle(45, null, 100, 0, null).errorPercent())
+                .as("133 bars stand still at 45.11 rpm")
+                .isCloseTo(0.2506, within(0.001));
+        assertThatThrownBy(() -> spindle(300, null, 100, 1, null)).hasMessageContaining("forward or backward");
+    }
+
+    /** The guard band (published: ISO 14253-1; from memory): under 80 % is passable (common practice), known to 0.5. */
+    @ParameterizedTest
+    @CsvSource({"79.4,GOOD", "79.6,CAN_NOT_SAY", "80,CAN_NOT_SAY", "80.4,CAN_NOT_SAY", "80.6,BAD"})
+    void theUncertaintyMakesAGuardBand(double reading, Judgement verdict) {
+        assertThat(LimitGauge.of(new LimitAsked(
+                                List.of(reading),
+                                new Limits(Optional.empty(), Optional.of(80.0)),
+                                Optional.of(0.5),
+                                Optional.of("%")))
+                        .verdict())
+                .isEqualTo(verdict);
+    }
+
+    @Test
+    void meanAndSpread() {
+        LimitGauge.LimitFound found = LimitGauge.of(new LimitAsked(
+                List.of(79.2, 78.8, 79.0),
+                new Limits(Optional.of(70.0), Optional.of(80.0)),
+                Optional.empty(),
+                Optional.empty()));
+        assertThat(found.mean()).isCloseTo(79, within(1e-12));
+        assertThat(found.spread()).isCloseTo(0.4, within(1e-9));
+        assertThat(found.deviation().orElseThrow()).isCloseTo(0.2, within(1e-9));
+        assertThatThrownBy(() -> new Limits(Optional.of(2.0), Optional.of(1.0)))
+                .hasMessageContaining("above the highest");
+    }
+
+    private static ChainStage stage(String name, Signal in, Signal out, double prior, double minutes) {
+        return new ChainStage(name, in, out, Optional.of(prior), Optional.of(minutes));
+    }
+
+    private static List<ChainStage> alike(int count) {
+        List<ChainStage> stages = new ArrayList<>();
+        for (int n = 0; n < count; n++) {
+            stages.add(stage(
+                    "s" + n,
+                    n == 0 ? Signal.GOOD : Signal.UNKNOWN,
+                    n == count - 1 ? Signal.BAD : Signal.UNKNOWN,
+                    1,
+                    1));
+        }
+        return stages;
+    }
+
+    /** Half-splitting (common practice): of 2ⁿ stages that are alike, n probes, the first in the middle. */
+    @Test
+    void whenAllIsEqualItHalves() {
+        for (int power = 1; power <= 5; power++) {
+            ChainFound found = ChainGauge.of(new ChainAsked(alike(1 << power)));
+            assertThat(found.expectedMinutes()).isCloseTo(power, within(1e-9));
+            assertThat(found.probeAfter()).contains((1 << (power - 1)) - 1);
+        }
+    }
+
+    @Test
+    void theFirstWithAGoodInputAndABadOutputIsIt() {
+        List<ChainStage> stages = new ArrayList<>(alike(5));
+        stages.set(2, stage("s2", Signal.GOOD, Signal.BAD, 1, 1));
+        ChainFound found = ChainGauge.of(new ChainAsked(stages));
+        assertThat(found.faulty()).contains(2);
+        assertThat(found.probeAfter()).isEmpty();
+
+        stages.set(4, stage("s4", Signal.GOOD, Signal.BAD, 1, 1));
+        assertThatThrownBy(() -> ChainGauge.of(new ChainAsked(stages))).hasMessageContaining("look again");
+    }
+
+    @Test
+    void oddsAndEffortMoveTheProbe() {
+        List<ChainStage> stages = new ArrayList<>(alike(8));
+        stages.set(0, stage("s0", Signal.GOOD, Signal.UNKNOWN, 20, 1));
+        assertThat(ChainGauge.of(new ChainAsked(stages)).probeAfter()).contains(0);
+        List<ChainStage> dear = new ArrayList<>(alike(8));
+        dear.set(3, stage("s3", Signal.UNKNOWN, Signal.UNKNOWN, 1, 30));
+        assertThat(ChainGauge.of(new ChainAsked(dear)).probeAfter().orElseThrow())
+                .isNotEqualTo(3);
+    }
+
+    /** Against every strategy there is, by a loop that knows no short cut. */
+    @Property(tries = 60)
+    void noStrategyIsolatesItSooner(
+            @ForAll @IntRange(min = 2, max = 7) int count, @ForAll @IntRange(max = 9999) int seed) {
+        Random random = new Random(seed);
+        List<ChainStage> stages = new ArrayList<>();
+        for (int n = 0; n < count; n++) {
+            stages.add(stage(
+                    "s" + n,
+                    n == 0 ? Signal.GOOD : Signal.UNKNOWN,
+                    n == count - 1 ? Signal.BAD : Signal.UNKNOWN,
+                    0.1 + random.nextDouble(),
+                    0.5 + 5 * random.nextDouble()));
+        }
+        assertThat(ChainGauge.of(new ChainAsked(stages)).expectedMinutes())
+                .isCloseTo(exhaustive(stages, 0, count - 1), within(1e-9));
+    }
+
+    private static double exhaustive(List<ChainStage> stages, int from, int to) {
+        if (from == to) {
+            return 0;
+        }
+        double all = 0;
+        for (int at = from; at <= to; at++) {
+            all += stages.get(at).priorBad().orElseThrow();
+        }
+        double least = Double.MAX_VALUE;
+        double before = 0;
+        for (int at = from; at < to; at++) {
+            before += stages.get(at).priorBad().orElseThrow();
+            least = Math.min(
+                    least,
+                    stages.get(at).minutes().orElseThrow()
+                            + before / all * exhaustive(stages, from, at)
+                            + (1 - before / all) * exhaustive(stages, at + 1, to));
+        }
+        return least;
+    }
+}

@@ -1,0 +1,117 @@
+package wrenchnotes.server.gauge;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.gauge.BeltGauge;
+import wrenchnotes.core.gauge.BeltLabel;
+import wrenchnotes.core.gauge.BleedGauge;
+import wrenchnotes.core.gauge.CapacitorGauge;
+import wrenchnotes.core.gauge.CapacitorLabel;
+import wrenchnotes.core.gauge.ChainGauge;
+import wrenchnotes.core.gauge.GearGauge;
+import wrenchnotes.core.gauge.Judgement;
+import wrenchnotes.core.gauge.LimitGauge;
+import wrenchnotes.core.gauge.LogicGauge;
+import wrenchnotes.core.gauge.RailsGauge;
+import wrenchnotes.core.gauge.SpindleGauge;
+import wrenchnotes.core.gauge.ThreadGauge;
+import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.ground.Snapshot;
+
+/** Measuring and arithmetic: what is sent along, and what lies in the drawers. */
+@RestController
+@RequestMapping("/api/gauges")
+public class GaugeApi {
+
+    private final DrawerStore drawers;
+    private final Snapshot snapshot;
+
+    GaugeApi(DrawerStore drawers, Snapshot snapshot) {
+        this.drawers = drawers;
+        this.snapshot = snapshot;
+    }
+
+    @PostMapping("/belt")
+    BeltGauge.BeltFound belt(@RequestBody BeltGauge.BeltAsked asked) {
+        List<BeltGauge.BeltInDrawer> belts = parts().stream()
+                .flatMap(part ->
+                        BeltLabel.read(part.id(), part.name(), part.what(), part.drawer(), part.count()).stream())
+                .toList();
+        return BeltGauge.of(asked, belts);
+    }
+
+    @PostMapping("/gear")
+    GearGauge.GearFound gear(@RequestBody GearGauge.GearAsked asked) {
+        return GearGauge.of(asked);
+    }
+
+    @PostMapping("/thread")
+    ThreadGauge.ThreadFound thread(@RequestBody ThreadGauge.ThreadAsked asked) {
+        return ThreadGauge.of(asked);
+    }
+
+    @PostMapping("/rails")
+    RailsGauge.RailsFound rails(@RequestBody RailsGauge.RailsAsked asked) {
+        return RailsGauge.of(asked);
+    }
+
+    @PostMapping("/logic")
+    LogicGauge.LogicFound logic(@RequestBody LogicGauge.LogicAsked asked) {
+        return LogicGauge.of(asked);
+    }
+
+    @PostMapping("/chain")
+    ChainGauge.ChainFound chain(@RequestBody ChainGauge.ChainAsked asked) {
+        return ChainGauge.of(asked);
+    }
+
+    @PostMapping("/spindle")
+    SpindleGauge.SpindleFound spindle(@RequestBody SpindleGauge.SpindleAsked asked) {
+        return SpindleGauge.of(asked);
+    }
+
+    @PostMapping("/bleed")
+    BleedGauge.BleedFound bleed(@RequestBody BleedGauge.BleedAsked asked) {
+        return BleedGauge.of(asked);
+    }
+
+    /** @param verdict whether it may stand in @param reasons a sentence each */
+    public record CapacitorInDrawer(
+            long partId, String part, String drawer, int count, Judgement verdict, List<String> reasons) {}
+
+    /** @param drawer those of the drawers that may fit, good ones first */
+    public record CapacitorAnswer(CapacitorGauge.CapacitorFound found, List<CapacitorInDrawer> drawer) {}
+
+    @PostMapping("/capacitor")
+    CapacitorAnswer capacitor(@RequestBody CapacitorGauge.CapacitorAsked asked) {
+        List<CapacitorInDrawer> fitting = parts().stream()
+                .flatMap(part -> CapacitorLabel.read(part.what())
+                        .map(candidate -> CapacitorGauge.of(
+                                new CapacitorGauge.CapacitorAsked(asked.original(), Optional.of(candidate))))
+                        .map(found -> new CapacitorInDrawer(
+                                part.id(),
+                                part.name(),
+                                part.drawer(),
+                                part.count(),
+                                found.verdict().orElseThrow(),
+                                found.reasons()))
+                        .stream())
+                .filter(one -> one.verdict() != Judgement.BAD)
+                .sorted(java.util.Comparator.comparing(CapacitorInDrawer::verdict))
+                .toList();
+        return new CapacitorAnswer(CapacitorGauge.of(asked), fitting);
+    }
+
+    @PostMapping("/limit")
+    LimitGauge.LimitFound limit(@RequestBody LimitGauge.LimitAsked asked) {
+        return LimitGauge.of(asked);
+    }
+
+    private List<DrawerStore.Part> parts() {
+        return snapshot.read(drawers::parts);
+    }
+}

@@ -1,0 +1,2 @@
+/** The gauges over HTTP: each changes nothing and answers with reasons. */
+package wrenchnotes.server.gauge;

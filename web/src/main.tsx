@@ -27,6 +27,7 @@ const ModelsPage = lazy(() => import('./teardown/ModelsPage'));
 const ModelPage = lazy(() => import('./teardown/ModelPage'));
 const DrawersPage = lazy(() => import('./drawer/DrawersPage'));
 const PatternsPage = lazy(() => import('./pattern/PatternsPage'));
+const GaugesPage = lazy(() => import('./gauge/GaugesPage'));
 const TeamPage = lazy(() => import('./team/TeamPage'));
 
 /** A session that ended shows the door again; what was typed is asked for once more, never half sent. */
@@ -69,6 +70,8 @@ function App() {
               <Route path="/models/:model/:revision/:view" element={<ModelPage />} />
               <Route path="/drawers" element={<DrawersPage />} />
               <Route path="/patterns" element={<PatternsPage />} />
+              <Route path="/gauges" element={<GaugesPage />} />
+              <Route path="/gauges/:gauge" element={<GaugesPage />} />
               <Route path="/team" element={<TeamPage />} />
               <Route path="*" element={<Navigate to="/rack" replace />} />
             </Route>

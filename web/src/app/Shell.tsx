@@ -15,6 +15,7 @@ const ROOMS = [
   ['/models', 'Models'],
   ['/drawers', 'Drawers'],
   ['/patterns', 'Patterns'],
+  ['/gauges', 'Gauges'],
 ] as const;
 
 /** The strip across the top, and the room below it. */

@@ -173,7 +173,7 @@ public final class BeltGauge {
         } else {
             reasons.add(LimitGauge.number(Math.abs(length - target.bestMm())) + " mm from the best length");
         }
-        if (wanted.isPresent()) {
+        if (wanted.isPresent() && verdict != Judgement.BAD) {
             Judgement section = section(belt, wanted.get(), target, reasons);
             verdict = rank(section) > rank(verdict) ? section : verdict;
         }

@@ -19,7 +19,8 @@ import wrenchnotes.server.PackagedShop;
 /** What goes wrong on a shop floor: the network drops, two hands on one unit, a small screen, an address mistyped. */
 class ShopFloorIT {
 
-    private static final List<String> ROOMS = List.of("Rack", "Check-in", "Bench", "Models", "Drawers", "Patterns");
+    private static final List<String> ROOMS =
+            List.of("Rack", "Check-in", "Bench", "Models", "Drawers", "Patterns", "Gauges");
 
     @TempDir
     static Path data;

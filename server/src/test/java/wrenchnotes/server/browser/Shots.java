@@ -5,6 +5,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
+import java.util.List;
 
 /** Takes the pictures in docs/screenshots from a running demo shop: {@code make shots}. */
 public final class Shots {
@@ -58,7 +59,6 @@ public final class Shots {
             Shots shots = new Shots(window.page(), Path.of(args[1]));
             window.page().navigate("/");
             window.page().getByText("Demo shop").waitFor();
-            shots.take("sign-in");
             window.signIn("tobias", "quay");
             shots.rooms(window);
         }
@@ -114,13 +114,20 @@ public final class Shots {
         page.getByText("All of them in numbers").waitFor();
         take("patterns");
 
+        for (String gauge : List.of("belt", "rails", "logic")) {
+            page.navigate("/gauges/" + gauge);
+            page.getByText("An example").waitFor();
+            page.getByText("An example").click();
+            page.getByRole(AriaRole.IMG).first().waitFor();
+            take("gauge-" + gauge);
+        }
+
         benchAndSheet(window);
     }
 
     private void benchAndSheet(Window window) {
         window.goTo("Bench");
         page.getByText("Open now").waitFor();
-        take("benches");
         window.goTo("Rack");
         takeFinder("keys");
         // A unit that lies open as it is: nothing in the demo shop is moved for its picture.
@@ -158,9 +165,6 @@ public final class Shots {
         }
         page.getByText("IN · STEP 10 OF").waitFor();
         take("mat");
-        page.navigate(page.url() + "/mat");
-        page.getByText("Print it").waitFor();
-        take("mat-on-paper");
     }
 
     /** A unit of which a screw was lost, put together again without it. */

@@ -1,0 +1,63 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useId } from 'react';
+import { quantity, short } from './quantity';
+
+/** One measured value: what was typed stays as it was typed; another unit is said in ours beside it. */
+export function Measure({
+  label,
+  unit = '',
+  value,
+  set,
+  problem,
+}: {
+  label: string;
+  unit?: string;
+  value: string;
+  set: (typed: string) => void;
+  problem?: string;
+}) {
+  const id = useId();
+  const read = quantity(value, unit);
+  const other = read !== undefined && !/^\s*-?[\d.,]+\s*$/.test(value) && !value.trim().endsWith(unit);
+  return (
+    <Box borderTop="1px solid" borderColor="line" py="5px">
+      <Box display="grid" gridTemplateColumns="1fr 110px 34px" gap="6px" alignItems="center">
+        <chakra.label htmlFor={id}>{label}</chakra.label>
+        <chakra.input
+          id={id}
+          value={value}
+          inputMode="decimal"
+          autoComplete="off"
+          aria-invalid={problem ? true : undefined}
+          fontFamily="mono"
+          fontWeight={600}
+          fontSize="18px"
+          textAlign="right"
+          bg="white"
+          px="6px"
+          minH="36px"
+          border="1px solid"
+          borderColor="#8B8771"
+          borderRadius="sm"
+          onChange={(event) => set(event.target.value)}
+        />
+        <chakra.span color="muted">{unit}</chakra.span>
+      </Box>
+      {other && read !== undefined && (
+        <Box fontSize="13px" color="chalk" textAlign="right">
+          taken as {short(read, 5)} {unit}
+        </Box>
+      )}
+      {value.trim() !== '' && read === undefined && (
+        <Box fontSize="13px" color="hazard" role="alert">
+          A number, and {unit || 'no unit'}
+        </Box>
+      )}
+      {problem && (
+        <Box fontSize="13px" color="hazard" role="alert">
+          {problem}
+        </Box>
+      )}
+    </Box>
+  );
+}

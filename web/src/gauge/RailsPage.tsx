@@ -1,12 +1,11 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { Lettering } from '../drawing/Lettering';
+import { RailsTree } from '../drawing/RailsTree';
 import { Act } from '../parts/Buttons';
-import { colours } from '../theme';
 import { Gauge, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
-import { quantity, short } from './quantity';
+import { quantity } from './quantity';
 
 type Kind = Schemas['Rail']['kind'];
 type Line = { name: string; from: string; kind: Kind; nominal: string; measured: string };
@@ -90,7 +89,7 @@ export function RailsPage() {
     >
       {(found) => (
         <>
-          <Tree rails={rails} found={found} />
+          <RailsTree rails={rails} found={found} />
           {found.culprit && (
             <Box fontSize="18px" mb="6px">
               See to <b>{found.culprit}</b> first.
@@ -193,82 +192,5 @@ function RailFields({
         </chakra.select>
       </Box>
     </Box>
-  );
-}
-
-type RailAsked = { name: string; from?: string; nominal: number; measured?: number };
-
-/** The supply as a tree from the mains: each rail a bar within what is expected of it, bad ones in red and struck through. */
-function Tree({ rails, found }: { rails: RailAsked[]; found: Schemas['RailsFound'] }) {
-  const depth = (rail: RailAsked): number => {
-    const source = rails.find((one) => one.name === rail.from);
-    return source ? 1 + depth(source) : 0;
-  };
-  const ordered: RailAsked[] = [];
-  const walk = (from?: string) => {
-    for (const rail of rails.filter((one) => one.from === from)) {
-      ordered.push(rail);
-      walk(rail.name);
-    }
-  };
-  walk(undefined);
-  const row = 62;
-  const place = (name?: string) => ordered.findIndex((one) => one.name === name);
-  const y = (at: number) => 34 + at * row;
-  const x = (rail: RailAsked) => 60 + depth(rail) * 150;
-  return (
-    <svg
-      viewBox={`0 0 820 ${Math.max(1, ordered.length) * row + 10}`}
-      width="100%"
-      style={{ maxHeight: 440 }}
-      role="img"
-      aria-label={`Rails: ${found.rails.map((rail) => `${rail.name} ${rail.verdict}`).join(', ')}`}
-    >
-      {ordered.map((rail, at) => {
-        const read = found.rails.find((one) => one.name === rail.name);
-        const bad = read?.verdict === 'BAD';
-        const source = place(rail.from);
-        const sourceRail = ordered[source];
-        const startX = sourceRail ? x(sourceRail) + 40 : 20;
-        const startY = sourceRail ? y(source) + 20 : 10;
-        return (
-          <g key={rail.name}>
-            <path
-              d={`M${startX} ${startY}V${y(at)}H${x(rail)}`}
-              fill="none"
-              stroke={bad ? colours.hazard : colours.mat}
-              strokeWidth={bad ? 3 : 2}
-              strokeDasharray={bad ? '6 4' : undefined}
-            />
-            <rect
-              x={x(rail)}
-              y={y(at) - 22}
-              width={210}
-              height={44}
-              rx={3}
-              fill={colours.card}
-              stroke={found.culprit === rail.name ? colours.hazard : colours.line}
-              strokeWidth={found.culprit === rail.name ? 4 : 1.5}
-            />
-            <Lettering x={x(rail) + 10} y={y(at) - 3} fill={colours.ink} size={16} bold>
-              {rail.name}
-            </Lettering>
-            <Lettering x={x(rail) + 10} y={y(at) + 15} fill={colours.muted} size={13}>
-              {read ? `${short(read.minVolts)} to ${short(read.maxVolts)} V` : ''}
-            </Lettering>
-            <Lettering
-              x={x(rail) + 200}
-              y={y(at) + 5}
-              textAnchor="end"
-              fill={bad ? colours.hazard : read?.verdict === 'GOOD' ? colours.mat : colours.amberInk}
-              size={19}
-              hand
-            >
-              {rail.measured === undefined ? '?' : `${short(rail.measured, 4)} ${bad ? '✗' : '✓'}`}
-            </Lettering>
-          </g>
-        );
-      })}
-    </svg>
   );
 }

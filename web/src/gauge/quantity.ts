@@ -1,3 +1,5 @@
+export { short } from '../drawing/short';
+
 /** How many of the base unit one of the written unit is. */
 const UNITS: Record<string, Record<string, number>> = {
   mm: { mm: 1, cm: 10, in: 25.4, '"': 25.4, '': 1 },
@@ -16,9 +18,4 @@ export function quantity(typed: string, unit = ''): number | undefined {
   const factor =
     unit in UNITS ? UNITS[unit]?.[match[2] ?? ''] : match[2] === '' || match[2] === unit ? 1 : undefined;
   return factor === undefined ? undefined : Number((match[1] ?? '').replace(',', '.')) * factor;
-}
-
-/** Short enough for a drawing. */
-export function short(value: number, digits = 3): string {
-  return Number(value.toPrecision(digits)).toString();
 }

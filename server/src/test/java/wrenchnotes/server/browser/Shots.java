@@ -116,8 +116,7 @@ public final class Shots {
 
         for (String gauge : List.of("belt", "rails", "logic")) {
             page.navigate("/gauges/" + gauge);
-            page.getByText("An example").waitFor();
-            page.getByText("An example").click();
+            window.click("An example");
             page.getByRole(AriaRole.IMG).first().waitFor();
             take("gauge-" + gauge);
         }

@@ -39,6 +39,11 @@ public final class History {
     static final double UNHEARD_OF = 0.01;
     /** How likely a fault shows a symptom that it was never seen to show. */
     static final double SHOWS_SELDOM = 0.02;
+    /**
+     * The same while a job is learned from: a fault that is there is a likelier cause than chance until jobs say otherwise. Else the first jobs
+     * would give chance half of the credit, and chance, once credited, would go on taking it.
+     */
+    static final double CREDITED = 0.2;
     /** How likely a symptom is told of that no fault here explains. */
     static final double LEAK = 0.02;
 
@@ -81,7 +86,7 @@ public final class History {
             double away = 1 - leak(symptom, job.where());
             Map<FaultName, Double> by = new LinkedHashMap<>();
             for (FaultName fault : job.faults()) {
-                double strength = strength(fault, symptom, job.where());
+                double strength = strength(fault, symptom, job.where(), CREDITED);
                 by.put(fault, strength);
                 away *= 1 - strength;
             }
@@ -118,7 +123,7 @@ public final class History {
         Map<String, Double> leaks = new LinkedHashMap<>();
         for (String symptom : symptoms) {
             Map<FaultName, Double> by = new LinkedHashMap<>();
-            rated.forEach(one -> by.put(one.fault(), strength(one.fault(), symptom, where)));
+            rated.forEach(one -> by.put(one.fault(), strength(one.fault(), symptom, where, SHOWS_SELDOM)));
             shows.put(symptom, by);
             leaks.put(symptom, leak(symptom, where));
         }
@@ -191,12 +196,12 @@ public final class History {
                 .orElse(0);
     }
 
-    private double strength(FaultName fault, String symptom, Where where) {
+    private double strength(FaultName fault, String symptom, Where where, double untold) {
         double strength = CommonPractice.of(where.kind()).stream()
                 .filter(usual -> usual.fault().equals(fault))
-                .map(usual -> usual.shows().getOrDefault(symptom, SHOWS_SELDOM))
+                .map(usual -> usual.shows().getOrDefault(symptom, untold))
                 .findFirst()
-                .orElse(SHOWS_SELDOM);
+                .orElse(untold);
         for (Level level : NARROWING) {
             double wider = strength;
             strength = counts(level, where)

@@ -1,6 +1,7 @@
 package wrenchnotes.core.diagnosis;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import wrenchnotes.core.unit.Checked;
 
@@ -19,7 +20,7 @@ public record Known(
     /** @param component its name, in any case */
     public record Look(String component, boolean good, Means by) {
         public Look {
-            component = Checked.text("component", component, 80).toLowerCase(java.util.Locale.ROOT);
+            component = Checked.text("component", component, 80).toLowerCase(Locale.ROOT);
             Checked.present("by", by);
         }
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * What to look at or to ask next: whatever tells most about the faults for each minute it takes.
@@ -127,7 +128,7 @@ public record NextCheck(
                             - (1 - likely) * entropy(good.probabilities()[at]));
             bits += each[at];
         }
-        List<FaultName> settles = java.util.stream.IntStream.range(0, each.length)
+        List<FaultName> settles = IntStream.range(0, each.length)
                 .boxed()
                 .filter(at -> each[at] > 0)
                 .sorted(Comparator.comparingDouble((Integer at) -> -each[at]))

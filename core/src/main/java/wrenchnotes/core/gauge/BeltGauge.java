@@ -3,6 +3,7 @@ package wrenchnotes.core.gauge;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -218,6 +219,6 @@ public final class BeltGauge {
     }
 
     private static String words(BeltShape shape) {
-        return shape.name().toLowerCase(java.util.Locale.ROOT);
+        return shape.name().toLowerCase(Locale.ROOT);
     }
 }

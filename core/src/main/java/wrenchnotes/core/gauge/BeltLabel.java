@@ -1,5 +1,6 @@
 package wrenchnotes.core.gauge;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -28,7 +29,7 @@ public final class BeltLabel {
         Matcher section = SECTION.matcher(what);
         Optional<BeltSection> found = section.find()
                 ? Optional.of(new BeltSection(
-                        BeltShape.valueOf(section.group(1).toUpperCase(java.util.Locale.ROOT)),
+                        BeltShape.valueOf(section.group(1).toUpperCase(Locale.ROOT)),
                         Double.parseDouble(section.group(2)),
                         Double.parseDouble(section.group(3) == null ? section.group(2) : section.group(3))))
                 : Optional.empty();

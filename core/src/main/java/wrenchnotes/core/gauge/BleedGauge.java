@@ -1,6 +1,7 @@
 package wrenchnotes.core.gauge;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.unit.Checked;
@@ -75,10 +76,8 @@ public final class BleedGauge {
         double rc = asked.ohms() * farads;
         double constants = Math.max(0, Math.log(asked.volts() / limit));
         double peak = asked.volts() * asked.volts() / asked.ohms();
-        Optional<Double> rating = java.util.Arrays.stream(RATINGS)
-                .filter(watts -> watts >= peak)
-                .boxed()
-                .findFirst();
+        Optional<Double> rating =
+                Arrays.stream(RATINGS).filter(watts -> watts >= peak).boxed().findFirst();
         List<BleedPoint> curve = new ArrayList<>();
         double end = rc * most * Math.max(5, constants * 1.2);
         for (int n = 0; n <= POINTS; n++) {

@@ -3,6 +3,7 @@ package wrenchnotes.core.gauge;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
 import wrenchnotes.core.unit.Checked;
@@ -62,11 +63,11 @@ public final class CapacitorGauge {
             }
             if (kind == CapacitorKind.SAFETY_X
                             && safetyClass
-                                    .filter(one -> one.toUpperCase().startsWith("Y"))
+                                    .filter(one -> one.toUpperCase(Locale.ROOT).startsWith("Y"))
                                     .isPresent()
                     || kind == CapacitorKind.SAFETY_Y
                             && safetyClass
-                                    .filter(one -> one.toUpperCase().startsWith("X"))
+                                    .filter(one -> one.toUpperCase(Locale.ROOT).startsWith("X"))
                                     .isPresent()) {
                 throw new Invalid("safetyClass", "The class and the kind disagree: keep one");
             }

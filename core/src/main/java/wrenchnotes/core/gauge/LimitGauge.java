@@ -1,6 +1,9 @@
 package wrenchnotes.core.gauge;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.statistics.descriptive.DoubleStatistics;
@@ -63,7 +66,7 @@ public final class LimitGauge {
 
     public static LimitFound of(LimitAsked asked) {
         DoubleStatistics statistics = DoubleStatistics.of(
-                java.util.EnumSet.of(Statistic.MEAN, Statistic.MIN, Statistic.MAX, Statistic.STANDARD_DEVIATION),
+                EnumSet.of(Statistic.MEAN, Statistic.MIN, Statistic.MAX, Statistic.STANDARD_DEVIATION),
                 asked.readings().stream().mapToDouble(Double::doubleValue).toArray());
         double mean = statistics.getAsDouble(Statistic.MEAN);
         double u = asked.uncertainty().orElse(0.0);
@@ -109,8 +112,8 @@ public final class LimitGauge {
     }
 
     static String number(double value) {
-        return java.math.BigDecimal.valueOf(value)
-                .round(new java.math.MathContext(4))
+        return BigDecimal.valueOf(value)
+                .round(new MathContext(4))
                 .stripTrailingZeros()
                 .toPlainString();
     }

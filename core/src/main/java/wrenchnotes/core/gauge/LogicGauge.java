@@ -2,6 +2,7 @@ package wrenchnotes.core.gauge;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -199,8 +200,8 @@ public final class LogicGauge {
                 expected,
                 found,
                 Judgement.BAD,
-                "Pin " + gate.output() + " should be " + expected.name().toLowerCase(java.util.Locale.ROOT) + " and is "
-                        + found.name().toLowerCase(java.util.Locale.ROOT)
+                "Pin " + gate.output() + " should be " + expected.name().toLowerCase(Locale.ROOT) + " and is "
+                        + found.name().toLowerCase(Locale.ROOT)
                         + ". A part in a tester confirms both the old one and the new one.");
     }
 

@@ -1,6 +1,7 @@
 package wrenchnotes.core.gauge;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -132,7 +133,7 @@ public final class RailsGauge {
         // Of those with nothing bad before them, the one that most of the others hang on.
         Optional<Rail> culprit = bad.stream()
                 .filter(rail -> ancestors(rail).stream().noneMatch(bad::contains))
-                .max(java.util.Comparator.comparingLong((Rail rail) -> bad.stream()
+                .max(Comparator.comparingLong((Rail rail) -> bad.stream()
                                 .filter(other -> ancestors(other).contains(rail))
                                 .count())
                         .thenComparing(rail -> -ancestors(rail).size()));

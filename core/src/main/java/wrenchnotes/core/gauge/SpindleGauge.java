@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
 
 /**
  * Speed by strobe: bars that stand still N = 60·F / rpm, F flashes a second (a lamp on 50 Hz mains flashes 100 times, on 60 Hz 120; a
@@ -42,7 +43,7 @@ public final class SpindleGauge {
             drift.ifPresent(value -> Checked.within("driftBarsPerSecond", value, 0.0, flashesPerSecond / 4));
             limitPercent.ifPresent(value -> Checked.within("limitPercent", value, 0.001, 50));
             if (drift.orElse(0.0) > 0 && direction.isEmpty()) {
-                throw new wrenchnotes.core.unit.Invalid("direction", "Say whether the bars drift forward or backward");
+                throw new Invalid("direction", "Say whether the bars drift forward or backward");
             }
         }
     }

@@ -19,8 +19,6 @@ import wrenchnotes.core.unit.Invalid;
  */
 public final class ThreadGauge {
 
-    private static final double[] MACHINE = {1.4, 1.6, 2, 2.5, 3, 3.5, 4};
-    private static final double[] TAPPING = {1.5, 1.9, 2.2, 2.6, 2.9, 3.3, 3.5, 3.9, 4.2};
     private static final Map<String, Double> HEXALOBULAR =
             Map.of("T5", 1.42, "T6", 1.70, "T7", 1.99, "T8", 2.31, "T9", 2.50, "T10", 2.74, "T15", 3.27, "T20", 3.86);
     /** A caliper on a crest reads a little under the nominal diameter. Ours, no source. */
@@ -80,16 +78,17 @@ public final class ThreadGauge {
 
     public static ThreadFound of(ThreadAsked asked) {
         Optional<Double> pitch = asked.threads().map(threads -> threads.overMm() / threads.count());
-        List<ThreadMatch> all = new ArrayList<>();
-        for (double diameter : MACHINE) {
-            all.add(match(ThreadForm.MACHINE, diameter, asked.diameterMm(), pitch));
-        }
-        for (double diameter : TAPPING) {
-            all.add(match(ThreadForm.TAPPING, diameter, asked.diameterMm(), pitch));
+        List<Standard> all = new ArrayList<>();
+        for (ThreadForm form : List.of(ThreadForm.MACHINE, ThreadForm.TAPPING)) {
+            for (double diameter : ThreadTable.diametersMm(form)) {
+                all.add(new Standard(
+                        form, diameter, ThreadTable.pitchMm(form, diameter).orElseThrow()));
+            }
         }
         List<ThreadMatch> best = all.stream()
-                .sorted(Comparator.comparingDouble(ThreadMatch::off))
+                .sorted(Comparator.comparingDouble(standard -> standard.off(asked.diameterMm(), pitch)))
                 .limit(SHOWN)
+                .map(standard -> standard.match(asked.diameterMm(), pitch))
                 .toList();
         List<String> reasons = new ArrayList<>();
         Optional<ThreadForm> form = form(best, pitch, reasons);
@@ -102,16 +101,24 @@ public final class ThreadGauge {
                 List.copyOf(reasons));
     }
 
-    private static ThreadMatch match(ThreadForm form, double diameter, double measured, Optional<Double> pitch) {
-        double standard = ThreadTable.pitchMm(form, diameter).orElseThrow();
-        double offDiameter = (measured - diameter) / DIAMETER_MM;
-        double offPitch = pitch.map(one -> (one / standard - 1) / PITCH_SHARE).orElse(0.0);
-        String name = form == ThreadForm.MACHINE
-                ? "M" + LimitGauge.number(diameter) + " × " + LimitGauge.number(standard)
-                : "ST" + String.format(Locale.ROOT, "%.1f", diameter);
-        String how = signed(measured - diameter) + " mm across"
-                + pitch.map(one -> ", " + signed(one - standard) + " mm pitch").orElse("");
-        return new ThreadMatch(name, form, diameter, standard, Math.hypot(offDiameter, offPitch), how);
+    /** A thread of the standards, to be compared with what was measured. */
+    private record Standard(ThreadForm form, double diameter, double pitch) {
+
+        double off(double measured, Optional<Double> counted) {
+            return Math.hypot(
+                    (measured - diameter) / DIAMETER_MM,
+                    counted.map(one -> (one / pitch - 1) / PITCH_SHARE).orElse(0.0));
+        }
+
+        ThreadMatch match(double measured, Optional<Double> counted) {
+            String name = form == ThreadForm.MACHINE
+                    ? "M" + LimitGauge.number(diameter) + " × " + LimitGauge.number(pitch)
+                    : "ST" + String.format(Locale.ROOT, "%.1f", diameter);
+            String how = signed(measured - diameter) + " mm across"
+                    + counted.map(one -> ", " + signed(one - pitch) + " mm pitch")
+                            .orElse("");
+            return new ThreadMatch(name, form, diameter, pitch, off(measured, counted), how);
+        }
     }
 
     private static String signed(double value) {

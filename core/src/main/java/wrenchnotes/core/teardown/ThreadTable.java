@@ -1,5 +1,6 @@
 package wrenchnotes.core.teardown;
 
+import java.util.List;
 import java.util.Map;
 import java.util.NavigableMap;
 import java.util.OptionalDouble;
@@ -21,6 +22,11 @@ public final class ThreadTable {
     private static final double ALIKE_MM = 0.051;
 
     private ThreadTable() {}
+
+    /** Nominal diameters that the standard has, in mm, from the smallest. Not for NONE. */
+    public static List<Double> diametersMm(ThreadForm form) {
+        return List.copyOf((form == ThreadForm.MACHINE ? MACHINE : TAPPING).keySet());
+    }
 
     /**
      * @param diameterMm nominal diameter

@@ -54,6 +54,57 @@ public final class GaugeTimes {
                                 Optional.of(new BeltGauge.BeltPath(6, 18, 25, false)),
                                 Optional.empty()),
                         List.of()));
+        print(
+                "gear",
+                1,
+                () -> GearGauge.of(new GearGauge.GearAsked(
+                        20,
+                        11,
+                        Optional.of(new GearGauge.GearWheel(40, 21)),
+                        Optional.of(15.0),
+                        Optional.of(2.0),
+                        Optional.of(2.05),
+                        false)));
+        print(
+                "thread",
+                1,
+                () -> ThreadGauge.of(new ThreadGauge.ThreadAsked(
+                        2.9, Optional.of(new ThreadGauge.ThreadsCounted(10, 11)), Optional.empty(), Optional.empty())));
+        print(
+                "rails",
+                1,
+                () -> RailsGauge.of(new RailsGauge.RailsAsked(
+                        new RailsGauge.Mains(230, 236),
+                        List.of(
+                                rail("9 V~", Optional.empty(), RailsGauge.RailKind.SECONDARY_AC, 9, 3),
+                                rail("raw", Optional.of("9 V~"), RailsGauge.RailKind.UNREGULATED, 11, 2.9),
+                                rail("5 V", Optional.of("raw"), RailsGauge.RailKind.REGULATED, 5, 1.4)))));
+        print(
+                "spindle",
+                1,
+                () -> SpindleGauge.of(new SpindleGauge.SpindleAsked(
+                        300,
+                        Optional.empty(),
+                        100,
+                        Optional.of(0.4),
+                        Optional.of(SpindleGauge.Drift.FORWARD),
+                        Optional.empty())));
+        CapacitorGauge.Capacitor filter =
+                CapacitorLabel.read("0.1 µF, 275 V~, class X2").orElseThrow();
+        print("capacitor", 1, () -> CapacitorGauge.of(new CapacitorGauge.CapacitorAsked(filter, Optional.of(filter))));
+        print(
+                "limit",
+                1,
+                () -> LimitGauge.of(new LimitGauge.LimitAsked(
+                        List.of(79.2, 78.8),
+                        new LimitGauge.Limits(Optional.empty(), Optional.of(80.0)),
+                        Optional.of(0.5),
+                        Optional.empty())));
+    }
+
+    private static RailsGauge.Rail rail(
+            String name, Optional<String> from, RailsGauge.RailKind kind, double nominal, double measured) {
+        return new RailsGauge.Rail(name, from, kind, nominal, Optional.empty(), Optional.of(measured));
     }
 
     private static void print(String name, double aimMillis, Runnable gauge) {

@@ -23,7 +23,6 @@ import wrenchnotes.core.diagnosis.Overruling;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
-import wrenchnotes.server.job.ArrivalStore;
 
 /** What speaks for and against faults of a unit on the bench. */
 @RestController
@@ -31,13 +30,11 @@ public class EvidenceApi {
 
     private final EvidenceService service;
     private final EvidenceStore store;
-    private final ArrivalStore arrivals;
     private final Snapshot snapshot;
 
-    EvidenceApi(EvidenceService service, EvidenceStore store, ArrivalStore arrivals, Snapshot snapshot) {
+    EvidenceApi(EvidenceService service, EvidenceStore store, Snapshot snapshot) {
         this.service = service;
         this.store = store;
-        this.arrivals = arrivals;
         this.snapshot = snapshot;
     }
 
@@ -56,22 +53,15 @@ public class EvidenceApi {
     public record AfterSaid(
             boolean failed, @NotNull @Size(max = 30) List<Change.After> changes) {}
 
-    /** All that was written down of a job, as it stands. */
+    /** What was seen and tried on a job, as it stands; what was told stands on its sheet, what was overruled in its outlook. */
     public record EvidenceOnJob(
-            List<Arrival.Symptom> told,
             List<EvidenceStore.LookRow> looks,
             List<EvidenceStore.TriesRow> tries,
-            List<EvidenceStore.OverruledRow> overruled,
             EvidenceStore.OverruledBefore overruledBefore) {}
 
     @GetMapping("/api/jobs/{job}/evidence")
     EvidenceOnJob evidence(@PathVariable long job) {
-        return snapshot.read(() -> new EvidenceOnJob(
-                arrivals.symptoms(job),
-                store.looks(job),
-                store.tries(job),
-                store.overruled(job),
-                store.overruledBefore()));
+        return snapshot.read(() -> new EvidenceOnJob(store.looks(job), store.tries(job), store.overruledBefore()));
     }
 
     @PostMapping("/api/jobs/{job}/symptoms")

@@ -1,7 +1,6 @@
 package wrenchnotes.server.diagnosis;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -177,12 +176,12 @@ public class PastStore {
 
     /** Every word that stands for itself. */
     List<String> words() {
-        return new ArrayList<>(jdbc.sql("SELECT name FROM symptom WHERE merged_into IS NULL ORDER BY id")
+        return jdbc.sql("SELECT name FROM symptom WHERE merged_into IS NULL ORDER BY id")
                 .query(String.class)
-                .list());
+                .list();
     }
 
-    /** How often a fault was found on this unit before. */
+    /** A fault that was found on an earlier stay of a unit, and what was done about it. */
     public record Earlier(long jobId, FaultName fault, Remedy remedy, Instant at) {}
 
     List<Earlier> earlier(long unit, long exceptJob) {

@@ -19,7 +19,7 @@ import wrenchnotes.server.ground.Sql;
 @Component
 public class MoneyStore {
 
-    /** @param figures the worth as it was shown when it was decided */
+    /** What was decided; the figures as they stood then are kept beside it in the table. */
     public record TriageRow(Triage way, String why, Instant at, String by) {}
 
     public record SaleRow(long minor, boolean worked, Instant at, String by) {}

@@ -15,7 +15,6 @@ class ForetoldTest {
     @Test
     void theOddsBeatBothRivals() {
         Foretold foretold = Foretold.of(SHOP.bean(PastStore.class));
-        foretold.print();
         assertThat(foretold.odds.brier())
                 .isLessThan(foretold.ofTheModel.brier())
                 .isLessThan(foretold.withTheSymptom.brier());

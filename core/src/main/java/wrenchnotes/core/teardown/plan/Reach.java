@@ -1,5 +1,6 @@
 package wrenchnotes.core.teardown.plan;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -72,7 +73,7 @@ public final class Reach {
                     notes.has(need)
                             ? notes.step(need)
                             : notes.members(need).stream()
-                                    .min(java.util.Comparator.comparingDouble(Step::minutes))
+                                    .min(Comparator.comparingDouble(Step::minutes))
                                     .orElseThrow(),
                     needed);
         }

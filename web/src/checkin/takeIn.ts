@@ -3,7 +3,7 @@ import { minorOf } from '../money/minorOf';
 import type { Form } from './counterForm';
 
 /** The end of the day that was named, by the clock of the shop. */
-function endOf(due: string): string | undefined {
+export function endOf(due: string): string | undefined {
   return due ? new Date(`${due}T18:00`).toISOString() : undefined;
 }
 

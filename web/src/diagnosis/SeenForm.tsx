@@ -7,7 +7,7 @@ import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
 import { Trouble } from '../parts/States';
-import { useModel } from './useModel';
+import { useModel } from '../teardown/useModel';
 
 type Means = Schemas['ComponentSeen']['means'];
 

@@ -4,7 +4,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { useJobWrite } from '../job/useJobWrite';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
-import { useModel } from './useModel';
+import { useModel } from '../teardown/useModel';
 
 type Grid = Schemas['CrossedTries'];
 type Tried = Schemas['Tried'];

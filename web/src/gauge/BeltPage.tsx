@@ -8,6 +8,7 @@ import { colours } from '../theme';
 import { Figure, Gauge, problemOf, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
+import { useTyped } from './useTyped';
 
 type Method = Schemas['WornBelt']['method'];
 type Shape = Schemas['BeltSection']['shape'];
@@ -22,11 +23,10 @@ const BLANK = { worn: '', driver: '', driven: '', centres: '', width: '', thick:
 const EXAMPLE = { worn: '', driver: '6', driven: '6', centres: '18', width: '1.2', thick: '1.2' };
 
 export function BeltPage() {
-  const [said, say] = useState(BLANK);
+  const [said, say, set] = useTyped(BLANK);
   const [method, setMethod] = useState<Method>('FLAT');
   const [shape, setShape] = useState<Shape>('SQUARE');
   const [crossed, setCrossed] = useState(false);
-  const set = (field: keyof typeof BLANK) => (typed: string) => say((now) => ({ ...now, [field]: typed }));
   const mm = (field: keyof typeof BLANK) => quantity(said[field], 'mm');
   const worn = mm('worn');
   const [driver, driven, centres] = [mm('driver'), mm('driven'), mm('centres')];

@@ -1,18 +1,16 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { Lettering } from '../drawing/Lettering';
+import { BleedCurve } from '../drawing/BleedCurve';
 import { Caution } from '../parts/States';
-import { colours } from '../theme';
 import { Figure, Gauge, problemOf, Reasons, useGauge } from './Frame';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
+import { useTyped } from './useTyped';
 
 const BLANK = { farads: '', ohms: '', volts: '' };
 
 export function BleedPage() {
-  const [said, say] = useState(BLANK);
-  const set = (field: keyof typeof BLANK) => (typed: string) => say((now) => ({ ...now, [field]: typed }));
+  const [said, say, set] = useTyped(BLANK);
   const [microfarads, ohms, volts] = [
     quantity(said.farads, 'µF'),
     quantity(said.ohms, 'Ω'),
@@ -67,7 +65,7 @@ export function BleedPage() {
             ))}
           </Box>
           <Box display="grid" gridTemplateColumns="1fr 200px" gap="20px">
-            <Curve found={found} limit={60} />
+            <BleedCurve found={found} limit={60} />
             <Box>
               <Figure name="measure after" value={`${short(found.secondsToMeasure)} s`} />
               <Figure name="stored" value={`${short(found.joules)} J`} />
@@ -82,43 +80,5 @@ export function BleedPage() {
         </>
       )}
     </Gauge>
-  );
-}
-
-function Curve({ found, limit }: { found: Schemas['BleedFound']; limit: number }) {
-  const most = found.curve[0]?.volts ?? 1;
-  const end = found.curve[found.curve.length - 1]?.seconds ?? 1;
-  const x = (seconds: number) => 40 + (440 * seconds) / end;
-  const y = (volts: number) => 210 - (190 * volts) / most;
-  const path = found.curve.map((at, n) => `${n === 0 ? 'M' : 'L'}${x(at.seconds)} ${y(at.volts)}`).join('');
-  return (
-    <svg
-      viewBox="0 0 500 240"
-      width="100%"
-      role="img"
-      aria-label={`From ${short(most)} V to ${limit} V in ${short(found.secondsToMeasure)} seconds at the worst`}
-    >
-      <path d="M40 20V210H490" fill="none" stroke={colours.muted} />
-      {limit < most && (
-        <>
-          <rect x={40} y={y(limit)} width={440} height={210 - y(limit)} fill="#B9D3CA" opacity={0.5} />
-          <Lettering x={46} y={y(limit) - 4} fill={colours.muted} size={13}>
-            {limit} V: measure from here on
-          </Lettering>
-          <path
-            d={`M${x(found.secondsToMeasure)} ${y(limit)}V210`}
-            stroke={colours.chalk}
-            strokeDasharray="4 3"
-          />
-        </>
-      )}
-      <path d={path} fill="none" stroke={colours.hazard} strokeWidth={3} />
-      <Lettering x={x(found.secondsToMeasure)} y={228} textAnchor="middle" fill={colours.chalk} size={14}>
-        {short(found.secondsToMeasure)} s
-      </Lettering>
-      <Lettering x={36} y={26} textAnchor="end" fill={colours.ink} size={13}>
-        {short(most)} V
-      </Lettering>
-    </svg>
   );
 }

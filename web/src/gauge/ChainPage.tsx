@@ -1,17 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { Lettering } from '../drawing/Lettering';
+import { ChainLine } from '../drawing/ChainLine';
 import { Act } from '../parts/Buttons';
-import { colours } from '../theme';
+import { bareField } from '../parts/Fields';
 import { Figure, Gauge, Reasons, useGauge } from './Frame';
 import { quantity, short } from './quantity';
-
-type Signal = Schemas['ChainStage']['out'];
-type Stage = { name: string; out: Signal; odds: string; minutes: string };
+import { type Signal, type Stage, SIGNALS as WORDS } from './signals';
 
 const TURN: Record<Signal, Signal> = { UNKNOWN: 'GOOD', GOOD: 'BAD', BAD: 'UNKNOWN' };
-const WORDS: Record<Signal, string> = { UNKNOWN: '? open', GOOD: '✓ good', BAD: '✗ bad' };
 const EXAMPLE: Stage[] = [
   { name: 'pick-up', out: 'GOOD', odds: '3', minutes: '4' },
   { name: 'first stage', out: 'UNKNOWN', odds: '1', minutes: '2' },
@@ -42,14 +39,7 @@ export function ChainPage() {
   const query = useGauge('chain', asked, () =>
     answer(api.POST('/api/gauges/chain', { body: asked as Schemas['ChainAsked'] })),
   );
-  const small = {
-    bg: 'white',
-    border: '1px solid',
-    borderColor: '#8B8771',
-    borderRadius: 'sm',
-    px: '5px',
-    minH: '36px',
-  };
+  const small = { ...bareField, minH: '36px' };
   return (
     <Gauge
       query={query}
@@ -125,7 +115,7 @@ export function ChainPage() {
     >
       {(found) => (
         <>
-          <Line stages={stages} found={found} />
+          <ChainLine stages={stages} found={found} />
           {found.faulty !== undefined ? (
             <Box fontSize="20px">
               It is <b>{stages[found.faulty]?.name}</b>.
@@ -142,60 +132,5 @@ export function ChainPage() {
         </>
       )}
     </Gauge>
-  );
-}
-
-/** The chain in rows of six: where the fault may lie is light, and an arrow says where to put the probe. */
-function Line({ stages, found }: { stages: Stage[]; found: Schemas['ChainFound'] }) {
-  const rows = Math.ceil(stages.length / 6);
-  return (
-    <svg viewBox={`0 0 840 ${rows * 120}`} width="100%" role="img" aria-label={found.reasons.join(' ')}>
-      {stages.map((stage, at) => {
-        const x = (at % 6) * 138 + 8;
-        const y = Math.floor(at / 6) * 120 + 34;
-        const may = at >= found.from && at <= found.to;
-        const it = found.faulty === at;
-        return (
-          <g key={at}>
-            <rect
-              x={x}
-              y={y}
-              width={104}
-              height={48}
-              rx={3}
-              fill={it ? '#F1D9D5' : may ? colours.card : '#E4DECF'}
-              stroke={it ? colours.hazard : may ? colours.mat : colours.line}
-              strokeWidth={it ? 4 : 2}
-            />
-            <Lettering x={x + 52} y={y + 29} textAnchor="middle" fill={colours.ink} size={14}>
-              {stage.name.slice(0, 14)}
-            </Lettering>
-            <path d={`M${x + 104} ${y + 24}h34`} stroke={colours.ink} strokeWidth={2} />
-            <Lettering
-              x={x + 121}
-              y={y + 16}
-              textAnchor="middle"
-              fill={stage.out === 'BAD' ? colours.hazard : stage.out === 'GOOD' ? colours.mat : colours.muted}
-              size={18}
-            >
-              {WORDS[stage.out].slice(0, 1)}
-            </Lettering>
-            {found.probeAfter === at && (
-              <>
-                <path
-                  d={`M${x + 121} ${y + 66}V${y + 32}m-6 9l6 -9l6 9`}
-                  fill="none"
-                  stroke={colours.chalk}
-                  strokeWidth={3}
-                />
-                <Lettering x={x + 121} y={y + 82} textAnchor="middle" fill={colours.chalk} size={13}>
-                  probe here
-                </Lettering>
-              </>
-            )}
-          </g>
-        );
-      })}
-    </svg>
   );
 }

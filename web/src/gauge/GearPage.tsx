@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { GearPair } from '../drawing/GearPair';
 import { Chip } from '../parts/Buttons';
-import { colours } from '../theme';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
+import { useTyped } from './useTyped';
 
 const BLANK = { teeth: '', outside: '', mate: '', mateOutside: '', centres: '', bore: '', shaft: '' };
 const EXAMPLE = {
@@ -20,9 +21,8 @@ const EXAMPLE = {
 const FITS = { INTERFERENCE: 'press fit', TRANSITION: 'hardly any grip', CLEARANCE: 'loose' };
 
 export function GearPage() {
-  const [said, say] = useState(BLANK);
+  const [said, say, set] = useTyped(BLANK);
   const [splined, setSplined] = useState(false);
-  const set = (field: keyof typeof BLANK) => (typed: string) => say((now) => ({ ...now, [field]: typed }));
   const mm = (field: keyof typeof BLANK) => quantity(said[field], 'mm');
   const [teeth, outside, mateTeeth, mateOutside] = [
     quantity(said.teeth),
@@ -83,7 +83,7 @@ export function GearPage() {
     >
       {(found) => (
         <Box display="grid" gridTemplateColumns="1fr 220px" gap="20px">
-          <Pair asked={asked as Schemas['GearAsked']} found={found} />
+          <GearPair asked={asked as Schemas['GearAsked']} found={found} />
           <Box>
             <Figure name="module" value={`${short(found.module)} → ${found.preferredModule}`} />
             <Figure name="diametral pitch" value={short(found.diametralPitch)} />
@@ -105,84 +105,5 @@ export function GearPage() {
         </Box>
       )}
     </Gauge>
-  );
-}
-
-/** Gear and mate to one scale, teeth drawn as many as there are. */
-function Pair({ asked, found }: { asked: Schemas['GearAsked']; found: Schemas['GearFound'] }) {
-  const own = asked.outsideDiameterMm / 2;
-  const other = asked.mate ? asked.mate.outsideDiameterMm / 2 : 0;
-  const apart = asked.centresMm ?? found.expectedCentresMm ?? own + other;
-  const most = Math.max(own, other);
-  return (
-    <svg
-      viewBox={`${-own - 2} ${-most - 2} ${own + (asked.mate ? apart + other : own) + 4} ${2 * most + 4}`}
-      width="100%"
-      style={{ maxHeight: 480 }}
-      role="img"
-      aria-label={`A gear of ${asked.teeth} teeth${asked.mate ? ` with one of ${asked.mate.teeth}` : ''}`}
-    >
-      <Wheel
-        x={0}
-        teeth={asked.teeth}
-        radius={own}
-        module={found.module}
-        colour={colours.mat}
-        bore={asked.boreMm}
-      />
-      {asked.mate && (
-        <Wheel
-          x={apart}
-          teeth={asked.mate.teeth}
-          radius={other}
-          module={found.mateModule ?? found.module}
-          colour={found.mesh === 'BAD' ? colours.hazard : colours.brass}
-        />
-      )}
-    </svg>
-  );
-}
-
-function Wheel({
-  x,
-  teeth,
-  radius,
-  module,
-  colour,
-  bore,
-}: {
-  x: number;
-  teeth: number;
-  radius: number;
-  module: number;
-  colour: string;
-  bore?: number;
-}) {
-  const root = Math.max(radius * 0.3, radius - 2.25 * module);
-  const points: string[] = [];
-  for (let n = 0; n < teeth; n++) {
-    for (const [part, r] of [
-      [0, root],
-      [0.25, root],
-      [0.4, radius],
-      [0.6, radius],
-      [0.75, root],
-    ] as const) {
-      const angle = (2 * Math.PI * (n + part)) / teeth;
-      points.push(`${x + r * Math.cos(angle)},${r * Math.sin(angle)}`);
-    }
-  }
-  return (
-    <g>
-      <polygon points={points.join(' ')} fill={colours.card} stroke={colour} strokeWidth={radius / 60} />
-      <circle
-        cx={x}
-        cy={0}
-        r={bore ? bore / 2 : radius / 10}
-        fill={colours.paper}
-        stroke={colour}
-        strokeWidth={radius / 80}
-      />
-    </g>
   );
 }

@@ -1,17 +1,15 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { Lettering } from '../drawing/Lettering';
-import { colours } from '../theme';
+import { LimitBand } from '../drawing/LimitBand';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
+import { useTyped } from './useTyped';
 
 const BLANK = { readings: '', min: '', max: '', u: '', unit: '' };
 
 export function LimitPage() {
-  const [said, say] = useState(BLANK);
-  const set = (field: keyof typeof BLANK) => (typed: string) => say((now) => ({ ...now, [field]: typed }));
+  const [said, say, set] = useTyped(BLANK);
   const readings = said.readings
     .split(/[;\s]+/)
     .filter(Boolean)
@@ -70,7 +68,7 @@ export function LimitPage() {
     >
       {(found) => (
         <>
-          <Band
+          <LimitBand
             found={found}
             readings={asked?.readings ?? []}
             min={min}
@@ -86,66 +84,5 @@ export function LimitPage() {
         </>
       )}
     </Gauge>
-  );
-}
-
-/** Good is green only where the uncertainty lets it be; between the bands nothing can be said. */
-function Band({
-  found,
-  readings,
-  min,
-  max,
-  u,
-}: {
-  found: Schemas['LimitFound'];
-  readings: number[];
-  min?: number;
-  max?: number;
-  u: number;
-}) {
-  const all = [
-    ...readings,
-    found.mean,
-    ...(min === undefined ? [] : [min]),
-    ...(max === undefined ? [] : [max]),
-  ];
-  const reach = Math.max(...all) - Math.min(...all) || 1;
-  const from = Math.min(...all) - reach * 0.4 - u;
-  const to = Math.max(...all) + reach * 0.4 + u;
-  const x = (value: number) => (600 * (value - from)) / (to - from);
-  const good = [min === undefined ? from : min + u, max === undefined ? to : max - u] as const;
-  return (
-    <svg
-      viewBox="0 0 600 120"
-      width="100%"
-      role="img"
-      aria-label={`Mean ${short(found.mean, 5)}: ${found.verdict}`}
-    >
-      <rect y={40} width={600} height={40} fill="#F1D9D5" />
-      <rect
-        x={x(min === undefined ? from : min - u)}
-        y={40}
-        width={x(max === undefined ? to : max + u) - x(min === undefined ? from : min - u)}
-        height={40}
-        fill="#F3E2B8"
-      />
-      {good[1] > good[0] && (
-        <rect x={x(good[0])} y={40} width={x(good[1]) - x(good[0])} height={40} fill="#B9D3CA" />
-      )}
-      {[min, max].map((limit, n) =>
-        limit === undefined ? null : (
-          <g key={n === 0 ? 'min' : 'max'}>
-            <path d={`M${x(limit)} 30V90`} stroke={colours.ink} strokeWidth={2} />
-            <Lettering x={x(limit)} y={106} textAnchor="middle" fill={colours.ink} size={14}>
-              {limit}
-            </Lettering>
-          </g>
-        ),
-      )}
-      {readings.map((reading, n) => (
-        <circle key={n} cx={x(reading)} cy={60} r={5} fill="none" stroke={colours.chalk} strokeWidth={2} />
-      ))}
-      <circle cx={x(found.mean)} cy={60} r={8} fill={colours.mat} />
-    </svg>
   );
 }

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { RailsTree } from '../drawing/RailsTree';
 import { Act } from '../parts/Buttons';
+import { bareField } from '../parts/Fields';
 import { Gauge, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { quantity } from './quantity';
@@ -120,14 +121,7 @@ function RailFields({
   set: (part: Partial<Line>) => void;
   remove: () => void;
 }) {
-  const small = {
-    bg: 'white',
-    border: '1px solid',
-    borderColor: '#8B8771',
-    borderRadius: 'sm',
-    px: '4px',
-    minH: '32px',
-  };
+  const small = { ...bareField, minH: '32px' };
   return (
     <Box
       role="group"

@@ -1,12 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { Lettering } from '../drawing/Lettering';
+import { StrobeDisc } from '../drawing/StrobeDisc';
 import { OneOf } from '../parts/OneOf';
-import { colours } from '../theme';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
+import { useTyped } from './useTyped';
 
 type Drift = NonNullable<Schemas['SpindleAsked']['direction']>;
 
@@ -14,9 +14,8 @@ const WAYS: Record<Drift, string> = { FORWARD: 'drift forward', BACKWARD: 'drift
 const BLANK = { rpm: '', flashes: '100', drift: '', bars: '' };
 
 export function SpindlePage() {
-  const [said, say] = useState(BLANK);
+  const [said, say, set] = useTyped(BLANK);
   const [direction, setDirection] = useState<Drift>();
-  const set = (field: keyof typeof BLANK) => (typed: string) => say((now) => ({ ...now, [field]: typed }));
   const [nominalRpm, flashesPerSecond] = [quantity(said.rpm), quantity(said.flashes)];
   const asked =
     nominalRpm !== undefined && flashesPerSecond !== undefined
@@ -79,7 +78,7 @@ export function SpindlePage() {
     >
       {(found) => (
         <Box display="grid" gridTemplateColumns="1fr 220px" gap="20px">
-          <Strobe bars={found.bars} />
+          <StrobeDisc bars={found.bars} />
           <Box>
             <VerdictOf verdict={found.verdict} />
             <Figure name="turns at" value={`${short(found.actualRpm, 5)} rpm`} />
@@ -93,32 +92,5 @@ export function SpindlePage() {
         </Box>
       )}
     </Gauge>
-  );
-}
-
-/** A disc with as many bars: it can be printed and laid on. */
-function Strobe({ bars }: { bars: number }) {
-  const shown = Math.min(bars, 720);
-  const wedge = (n: number) => {
-    const from = (2 * Math.PI * n) / shown;
-    const to = from + Math.PI / shown;
-    const at = (angle: number, r: number) => `${r * Math.sin(angle)} ${-r * Math.cos(angle)}`;
-    return `M${at(from, 60)}L${at(from, 96)}A96 96 0 0 1 ${at(to, 96)}L${at(to, 60)}Z`;
-  };
-  return (
-    <svg
-      viewBox="-100 -100 200 200"
-      width="100%"
-      style={{ maxHeight: 460 }}
-      role="img"
-      aria-label={`Strobe disc with ${bars} bars`}
-    >
-      <circle r={98} fill="white" stroke={colours.ink} strokeWidth={0.5} />
-      <path d={Array.from({ length: shown }, (_, n) => wedge(n)).join('')} fill={colours.ink} />
-      <circle r={3.6} fill="none" stroke={colours.ink} strokeWidth={0.5} />
-      <Lettering y={-20} textAnchor="middle" fill={colours.ink} size={11}>
-        {bars} bars
-      </Lettering>
-    </svg>
   );
 }

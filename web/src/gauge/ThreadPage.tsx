@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { MeasuredScrew } from '../drawing/MeasuredScrew';
 import { OneOf } from '../parts/OneOf';
-import { colours } from '../theme';
 import { Figure, Gauge, problemOf, Reasons, useGauge } from './Frame';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
+import { useTyped } from './useTyped';
 
 type Head = NonNullable<Schemas['ScrewHead']>['type'];
 
@@ -17,9 +18,8 @@ const HEADS = {
 const BLANK = { diameter: '', count: '', over: '', length: '', across: '' };
 
 export function ThreadPage() {
-  const [said, say] = useState(BLANK);
+  const [said, say, set] = useTyped(BLANK);
   const [head, setHead] = useState<Head>();
-  const set = (field: keyof typeof BLANK) => (typed: string) => say((now) => ({ ...now, [field]: typed }));
   const mm = (field: keyof typeof BLANK) => quantity(said[field], 'mm');
   const [diameterMm, count, overMm] = [mm('diameter'), quantity(said.count), mm('over')];
   const asked =
@@ -81,7 +81,7 @@ export function ThreadPage() {
     >
       {(found) => (
         <Box display="grid" gridTemplateColumns="1fr 240px" gap="20px">
-          <Screw
+          <MeasuredScrew
             diameter={asked?.diameterMm ?? 2}
             pitch={found.pitchMm ?? found.designations[0]?.pitchMm ?? 0.5}
             length={asked?.lengthMm ?? 10}
@@ -110,49 +110,5 @@ export function ThreadPage() {
         </Box>
       )}
     </Gauge>
-  );
-}
-
-/** The screw as it was measured: as many turns as its pitch gives. */
-function Screw({
-  diameter,
-  pitch,
-  length,
-  coarse,
-}: {
-  diameter: number;
-  pitch: number;
-  length: number;
-  coarse: boolean;
-}) {
-  const r = diameter / 2;
-  const depth = (coarse ? 0.28 : 0.18) * diameter;
-  const turns = Math.min(80, Math.floor(length / pitch));
-  const side = (sign: number) =>
-    Array.from({ length: turns }, (_, n) => {
-      const y = n * pitch;
-      return `L${sign * r} ${y + pitch * 0.25}L${sign * (r - depth)} ${y + pitch * 0.75}`;
-    }).join('');
-  return (
-    <svg
-      viewBox={`${-diameter * 1.6} ${-diameter} ${diameter * 3.2} ${length + diameter * 2}`}
-      width="100%"
-      style={{ maxHeight: 520 }}
-      role="img"
-      aria-label={`A screw of ${short(diameter)} mm with ${short(pitch)} mm pitch`}
-    >
-      <path
-        d={`M${-diameter} 0A${diameter} ${diameter * 0.75} 0 0 1 ${diameter} 0Z`}
-        fill={colours.brassLight}
-        stroke={colours.ink}
-        strokeWidth={diameter / 60}
-      />
-      <path
-        d={`M${r - depth} 0${side(1)}L0 ${length + (coarse ? diameter * 0.7 : 0.2)}L${-(r - depth)} ${turns * pitch}M${-(r - depth)} 0${side(-1)}`}
-        fill="none"
-        stroke={colours.ink}
-        strokeWidth={diameter / 40}
-      />
-    </svg>
   );
 }

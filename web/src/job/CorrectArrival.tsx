@@ -3,19 +3,18 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { type Arrival, ArrivalFields } from '../checkin/ArrivalFields';
+import { endOf } from '../checkin/takeIn';
 import { useCounter } from '../checkin/useCounter';
 import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
+import { useModel } from '../teardown/useModel';
 import { useJobWrite } from './useJobWrite';
 
 /** What was said at the counter, put right. The story keeps both. */
 export function CorrectArrival({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {
   const counter = useCounter(sheet.job.revisionId);
-  const model = useQuery({
-    queryKey: ['model', sheet.job.modelId],
-    queryFn: () => answer(api.GET('/api/models/{model}', { params: { path: { model: sheet.job.modelId } } })),
-  });
+  const model = useModel(sheet.job.modelId);
   return (
     <Loaded query={counter}>
       {(now) => (
@@ -73,7 +72,7 @@ function Form({
             serial,
             revisionId,
             slot: slot || undefined,
-            due: due ? new Date(`${due}T18:00`).toISOString() : undefined,
+            due: endOf(due),
             arrival,
           },
         }),

@@ -7,6 +7,7 @@ import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
 import { Trouble } from '../parts/States';
+import { useModel } from '../teardown/useModel';
 import { useJobWrite } from './useJobWrite';
 
 type Remedy = Schemas['FindingRow']['remedy'];
@@ -23,10 +24,7 @@ export function FindingForm({
   corrects?: Schemas['FindingRow'];
   done: () => void;
 }) {
-  const model = useQuery({
-    queryKey: ['model', modelId],
-    queryFn: () => answer(api.GET('/api/models/{model}', { params: { path: { model: modelId } } })),
-  });
+  const model = useModel(modelId);
   const parts = useQuery({ queryKey: ['parts'], queryFn: () => answer(api.GET('/api/parts')) });
   const [component, setComponent] = useState(corrects?.component ?? '');
   const [wrong, setWrong] = useState(corrects?.wrong ?? '');

@@ -1,6 +1,15 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { type ComponentProps, type ReactNode, useId } from 'react';
 
+/** How a field looks, for those without a label of their own. */
+export const bareField = {
+  bg: 'white',
+  border: '1px solid',
+  borderColor: '#8B8771',
+  borderRadius: 'sm',
+  px: '6px',
+} as const;
+
 const field = {
   w: '100%',
   minH: '38px',

@@ -1,0 +1,46 @@
+import { colours } from '../theme';
+import { short } from './short';
+
+/** The screw as it was measured: as many turns as its pitch gives. */
+export function MeasuredScrew({
+  diameter,
+  pitch,
+  length,
+  coarse,
+}: {
+  diameter: number;
+  pitch: number;
+  length: number;
+  coarse: boolean;
+}) {
+  const r = diameter / 2;
+  const depth = (coarse ? 0.28 : 0.18) * diameter;
+  const turns = Math.min(80, Math.floor(length / pitch));
+  const side = (sign: number) =>
+    Array.from({ length: turns }, (_, n) => {
+      const y = n * pitch;
+      return `L${sign * r} ${y + pitch * 0.25}L${sign * (r - depth)} ${y + pitch * 0.75}`;
+    }).join('');
+  return (
+    <svg
+      viewBox={`${-diameter * 1.6} ${-diameter} ${diameter * 3.2} ${length + diameter * 2}`}
+      width="100%"
+      style={{ maxHeight: 520 }}
+      role="img"
+      aria-label={`A screw of ${short(diameter)} mm with ${short(pitch)} mm pitch`}
+    >
+      <path
+        d={`M${-diameter} 0A${diameter} ${diameter * 0.75} 0 0 1 ${diameter} 0Z`}
+        fill={colours.brassLight}
+        stroke={colours.ink}
+        strokeWidth={diameter / 60}
+      />
+      <path
+        d={`M${r - depth} 0${side(1)}L0 ${length + (coarse ? diameter * 0.7 : 0.2)}L${-(r - depth)} ${turns * pitch}M${-(r - depth)} 0${side(-1)}`}
+        fill="none"
+        stroke={colours.ink}
+        strokeWidth={diameter / 40}
+      />
+    </svg>
+  );
+}

@@ -8,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -66,8 +67,12 @@ public final class Client {
 
     /** What is no JSON, or JSON to be compared letter by letter. */
     public String text(String path) {
+        return new String(bytes(path), StandardCharsets.UTF_8);
+    }
+
+    public byte[] bytes(String path) {
         try {
-            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString())
+            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
                     .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

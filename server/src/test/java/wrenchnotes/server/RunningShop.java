@@ -42,6 +42,12 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
         return new RunningShop(sources);
     }
 
+    /** @param option as on the command line, "wrenchnotes.meter.patience=600ms" */
+    RunningShop set(String option) {
+        options.add("--" + option);
+        return this;
+    }
+
     @Override
     public void beforeAll(ExtensionContext context) throws IOException {
         data = Files.createTempDirectory("wrench-notes");

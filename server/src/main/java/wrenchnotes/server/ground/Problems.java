@@ -62,6 +62,11 @@ public class Problems extends ResponseEntityExceptionHandler {
         return answer(problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage()));
     }
 
+    @ExceptionHandler(DeviceTrouble.class)
+    ResponseEntity<ProblemDetail> device(DeviceTrouble e) {
+        return answer(problem(HttpStatus.BAD_GATEWAY, "The device", e.getMessage()));
+    }
+
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)
     ResponseEntity<ProblemDetail> wrongType(MethodArgumentTypeMismatchException e) {
         return answer(badFields(List.of(new FieldError(e.getName(), e.getName() + " cannot be " + e.getValue()))));

@@ -37,7 +37,7 @@ class GaugesOverHttpTest {
                 """);
         assertThat(found.get("basis").asString()).isEqualTo("PATH");
         JsonNode first = found.get("candidates").get(0);
-        assertThat(first.get("part").asString()).isEqualTo("belt 51 × 1.2 square");
+        assertThat(first.get("part").asString()).isEqualTo("belt 50 × 1.2 square");
         assertThat(first.get("verdict").asString()).isEqualTo("GOOD");
         assertThat(first.get("stretchPercent").asDouble()).isBetween(5.0, 15.0);
         assertThat(ask("belt", "{\"worn\":{\"method\":\"FLAT\",\"valueMm\":57.0}}")
@@ -53,6 +53,7 @@ class GaugesOverHttpTest {
                         .asDouble())
                 .isEqualTo(0.5);
         assertThat(ask("thread", "{\"diameterMm\":2.9,\"threads\":{\"count\":10,\"overMm\":11}}")
+                        .get("found")
                         .get("goesInto")
                         .asString())
                 .isEqualTo("PLASTIC");

@@ -107,6 +107,11 @@ public final class ScrewMatch {
                     + ": not from this unit, or the notes are wrong.";
         }
         String best = fits.get(0).group().label();
+        if (!fits.get(0).differs().isEmpty()) {
+            return "Nearest: " + best + ", but its "
+                    + String.join(" and ", fits.get(0).differs())
+                    + " differs. Measure again, or it is not from this unit.";
+        }
         long agreeing = fits.stream().filter(match -> match.differs().isEmpty()).count();
         return fits.size() == 1 || agreeing == 1
                 ? "It belongs to: " + best + "."

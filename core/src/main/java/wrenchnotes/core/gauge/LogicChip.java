@@ -1,24 +1,33 @@
 package wrenchnotes.core.gauge;
 
-import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Set;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
 /**
- * A 14-pin logic chip: which pins are the inputs and the output of each gate. 7 is ground, 14 supply. Published: manufacturers' logic data
- * books (from memory).
+ * A logic chip: which pins are the inputs and the output of each gate.
  *
- * @param number without the family: "00", "14"
+ * @param number without the family, 2 to 4 digits: "00", "14", "133"
  * @param openCollector its outputs only pull down; their high comes from a resistor elsewhere
+ * @param pins 8 to 24, an even number
+ * @param ground pin @param supply pin
+ * @param gates 1 to 12; each pin has one use, but an input may be shared
  */
-public record LogicChip(String number, LogicFunction function, boolean openCollector, List<LogicGate> gates) {
+public record LogicChip(
+        String number,
+        LogicFunction function,
+        boolean openCollector,
+        int pins,
+        int ground,
+        int supply,
+        List<LogicGate> gates) {
+
+    public static final int MOST_PINS = 24;
+    private static final int MOST_INPUTS = 8;
 
     public enum LogicFunction {
         NAND,
@@ -27,90 +36,64 @@ public record LogicChip(String number, LogicFunction function, boolean openColle
         OR,
         XOR,
         NOT,
-        BUFFER
+        BUFFER;
+
+        private boolean single() {
+            return this == NOT || this == BUFFER;
+        }
     }
 
-    /** @param inputs pins, 1 or 2 */
+    /** @param inputs pins, 1 to 8 */
     public record LogicGate(List<Integer> inputs, int output) {
         public LogicGate {
+            Checked.present("inputs", inputs);
+            inputs.forEach(pin -> Checked.present("inputs", pin));
             inputs = List.copyOf(inputs);
-            Checked.within("inputs", inputs.size(), 1, 2);
-            inputs.forEach(pin -> Checked.within("pin", pin, 1, 14));
-            Checked.within("output", output, 1, 14);
+            Checked.within("inputs", inputs.size(), 1, MOST_INPUTS);
         }
     }
 
-    private static final int[][] HEX = {{1, 2}, {3, 4}, {5, 6}, {9, 8}, {11, 10}, {13, 12}};
-    private static final int[][] TWO = {{1, 2, 3}, {4, 5, 6}, {9, 10, 8}, {12, 13, 11}};
-    private static final int[][] TWO_OF_02 = {{2, 3, 1}, {5, 6, 4}, {8, 9, 10}, {11, 12, 13}};
-
-    private static final Map<String, LogicChip> KNOWN = new TreeMap<>();
-
-    static {
-        for (LogicChip chip : List.of(
-                chip("00", LogicFunction.NAND, false, TWO),
-                chip("02", LogicFunction.NOR, false, TWO_OF_02),
-                chip("04", LogicFunction.NOT, false, HEX),
-                chip("06", LogicFunction.NOT, true, HEX),
-                chip("07", LogicFunction.BUFFER, true, HEX),
-                chip("08", LogicFunction.AND, false, TWO),
-                chip("14", LogicFunction.NOT, false, HEX),
-                chip("16", LogicFunction.NOT, true, HEX),
-                chip("17", LogicFunction.BUFFER, true, HEX),
-                chip("32", LogicFunction.OR, false, TWO),
-                chip("86", LogicFunction.XOR, false, TWO))) {
-            KNOWN.put(chip.number(), chip);
-        }
-    }
-
-    private static final Pattern DESIGNATION = Pattern.compile("(?:74|54)([A-Z]{0,4})(\\d{2,3})[A-Z]{0,2}");
-
+    /** @throws Invalid if a pin is not on the chip or has two uses, or if a gate has the wrong number of inputs */
     public LogicChip {
+        number = Checked.text("number", number, 4);
+        if (!number.matches("\\d{2,4}")) {
+            throw new Invalid("number", "number is \"" + number + "\"; say the digits behind 74: \"10\", \"133\"");
+        }
+        Checked.present("function", function);
+        Checked.within("pins", pins, 8, MOST_PINS);
+        if (pins % 2 != 0) {
+            throw new Invalid("pins", "A chip has as many pins on the left as on the right: " + pins + " is odd");
+        }
+        Checked.present("gates", gates);
         gates = List.copyOf(gates);
-    }
-
-    private static LogicChip chip(String number, LogicFunction function, boolean openCollector, int[][] pins) {
-        List<LogicGate> gates = new ArrayList<>();
-        for (int[] gate : pins) {
-            List<Integer> inputs = new ArrayList<>();
-            for (int at = 0; at < gate.length - 1; at++) {
-                inputs.add(gate[at]);
+        Checked.within("gates", gates.size(), 1, 12);
+        Set<Integer> taken = new HashSet<>(Set.of(Checked.within("ground", ground, 1, pins)));
+        once(taken, "supply", Checked.within("supply", supply, 1, pins));
+        for (LogicGate gate : gates) {
+            once(taken, "output", Checked.within("output", gate.output(), 1, pins));
+        }
+        for (LogicGate gate : gates) {
+            boolean single = function.single();
+            if (single ? gate.inputs().size() != 1 : gate.inputs().size() < 2) {
+                throw new Invalid(
+                        "inputs",
+                        "A gate that is " + function.name().toLowerCase(Locale.ROOT) + " has "
+                                + (single ? "one input" : "two inputs or more") + ", not "
+                                + gate.inputs().size());
             }
-            gates.add(new LogicGate(inputs, gate[gate.length - 1]));
+            for (int pin : gate.inputs()) {
+                Checked.within("inputs", pin, 1, pins);
+                if (taken.contains(pin)) {
+                    throw new Invalid("inputs", "Pin " + pin + " is an input and something else");
+                }
+            }
         }
-        return new LogicChip(number, function, openCollector, gates);
     }
 
-    /**
-     * @param designation "7406", "74LS14", "SN74HC00": whatever stands before 74 does not count
-     * @throws Invalid naming the chips that are known
-     */
-    public static LogicChip of(String designation) {
-        String text =
-                Checked.text("chip", designation, 30).toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
-        Matcher matcher = DESIGNATION.matcher(text.substring(Math.max(0, start(text))));
-        LogicChip chip = matcher.matches() ? KNOWN.get(matcher.group(2)) : null;
-        if (chip == null) {
-            throw new Invalid(
-                    "chip", "\"" + designation + "\" is not among the chips known here: 74 with " + numbers());
+    private static void once(Set<Integer> taken, String field, int pin) {
+        if (!taken.add(pin)) {
+            throw new Invalid(field, "Pin " + pin + " has two uses");
         }
-        return chip;
-    }
-
-    private static int start(String text) {
-        int at = text.indexOf("74");
-        return at < 0 ? text.indexOf("54") : at;
-    }
-
-    /** @return the letters between 74 and the number: "LS", "HC", "" for standard */
-    static String familyOf(String designation) {
-        String text = designation.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
-        Matcher matcher = DESIGNATION.matcher(text.substring(Math.max(0, start(text))));
-        return matcher.matches() ? matcher.group(1) : "";
-    }
-
-    public static String numbers() {
-        return String.join(", ", KNOWN.keySet());
     }
 
     /** @return empty if what is known of the inputs leaves it open: three-valued (Kleene's strong logic; published, from memory) */
@@ -123,7 +106,7 @@ public record LogicChip(String number, LogicFunction function, boolean openColle
             case NAND -> decided(anyLow, true, all, false);
             case OR -> decided(anyHigh, true, all, false);
             case NOR -> decided(anyHigh, false, all, true);
-            case XOR -> all ? Optional.of(inputs.get(0).get() ^ inputs.get(1).get()) : Optional.empty();
+            case XOR -> all ? Optional.of(inputs.stream().filter(Optional::get).count() % 2 == 1) : Optional.empty();
             case NOT -> inputs.get(0).map(in -> !in);
             case BUFFER -> inputs.get(0);
         };

@@ -61,19 +61,22 @@ public final class LogicGauge {
     /**
      * @param family by the letters of the chip if left out: 74LS is LS, none is TTL
      * @param supply volts, 2 to 18; 5 if left out
-     * @param pins by number, 1 to 14; those not measured are left out
+     * @param pins by number; those not measured are left out
+     * @param uncertaintyVolts of the meter; none if left out. A pin that is nearer to a level than this counts as between.
      */
     public record LogicAsked(
             String chip,
             LogicRule rule,
             Optional<LogicFamily> family,
             Optional<Double> supply,
-            Map<Integer, PinRead> pins) {
+            Map<Integer, PinRead> pins,
+            Optional<Double> uncertaintyVolts) {
         public LogicAsked {
             Checked.present("rule", rule);
             supply.ifPresent(value -> Checked.within("supply", value, 2, 18));
             Checked.present("pins", pins);
-            pins.keySet().forEach(pin -> Checked.within("pins", pin, 1, 14));
+            pins.keySet().forEach(pin -> Checked.within("pins", pin, 1, LogicChip.MOST_PINS));
+            uncertaintyVolts.ifPresent(value -> Checked.within("uncertaintyVolts", value, 0.0, 1.0));
             pins = Map.copyOf(pins);
         }
     }
@@ -93,16 +96,23 @@ public final class LogicGauge {
 
     private LogicGauge() {}
 
-    public static LogicFound of(LogicAsked asked) {
-        LogicChip chip = LogicChip.of(asked.chip());
+    /** @param added chips beyond those that ship with the application */
+    public static LogicFound of(LogicAsked asked, List<LogicChip> added) {
+        LogicChip chip = LogicChips.find(asked.chip(), added);
+        asked.pins().keySet().forEach(pin -> Checked.within("pins", pin, 1, chip.pins()));
         LogicFamily family = asked.family().orElseGet(() -> familyOf(asked.chip()));
         double supply = asked.supply().orElse(5.0);
         List<String> reasons = new ArrayList<>();
-        boolean powered = powered(asked.pins(), supply, reasons);
+        boolean powered = powered(chip, asked.pins(), supply, reasons);
         Map<Integer, PinLevel> levels = new TreeMap<>();
         asked.pins().forEach((pin, read) -> {
             boolean output = chip.gates().stream().anyMatch(gate -> gate.output() == pin);
-            levels.put(pin, level(read, thresholds(asked.rule(), family, supply, output)));
+            levels.put(
+                    pin,
+                    level(
+                            read,
+                            thresholds(asked.rule(), family, supply, output),
+                            asked.uncertaintyVolts().orElse(0.0)));
         });
         List<GateRead> gates = chip.gates().stream()
                 .map(gate -> judged(chip, gate, levels, powered))
@@ -112,7 +122,7 @@ public final class LogicGauge {
     }
 
     private static LogicFamily familyOf(String designation) {
-        return switch (LogicChip.familyOf(designation)) {
+        return switch (LogicChips.familyOf(designation)) {
             case "" -> LogicFamily.TTL;
             case "HC", "AC", "AHC" -> LogicFamily.HC;
             case "HCT", "ACT", "AHCT" -> LogicFamily.HCT;
@@ -121,16 +131,17 @@ public final class LogicGauge {
         };
     }
 
-    private static boolean powered(Map<Integer, PinRead> pins, double supply, List<String> reasons) {
-        Optional<Double> plus = Optional.ofNullable(pins.get(14)).flatMap(PinRead::volts);
-        Optional<Double> ground = Optional.ofNullable(pins.get(7)).flatMap(PinRead::volts);
+    private static boolean powered(LogicChip chip, Map<Integer, PinRead> pins, double supply, List<String> reasons) {
+        Optional<Double> plus = Optional.ofNullable(pins.get(chip.supply())).flatMap(PinRead::volts);
+        Optional<Double> ground = Optional.ofNullable(pins.get(chip.ground())).flatMap(PinRead::volts);
         if (plus.isPresent() && Math.abs(plus.get() - supply) > supply * 0.1) {
-            reasons.add("Pin 14 has " + LimitGauge.number(plus.get()) + " V, not " + LimitGauge.number(supply)
-                    + " V: see to its supply first.");
+            reasons.add("Pin " + chip.supply() + " has " + LimitGauge.number(plus.get()) + " V, not "
+                    + LimitGauge.number(supply) + " V: see to its supply first.");
             return false;
         }
         if (ground.isPresent() && Math.abs(ground.get()) > 0.3) {
-            reasons.add("Pin 7 has " + LimitGauge.number(ground.get()) + " V: its ground is not connected.");
+            reasons.add("Pin " + chip.ground() + " has " + LimitGauge.number(ground.get())
+                    + " V: its ground is not connected.");
             return false;
         }
         return true;
@@ -148,12 +159,12 @@ public final class LogicGauge {
         };
     }
 
-    private static PinLevel level(PinRead read, Thresholds limits) {
+    private static PinLevel level(PinRead read, Thresholds limits, double u) {
         if (read.state().isPresent()) {
             return read.state().get();
         }
         double volts = read.volts().orElseThrow();
-        return volts >= limits.high() ? PinLevel.HIGH : volts <= limits.low() ? PinLevel.LOW : PinLevel.BETWEEN;
+        return volts >= limits.high() + u ? PinLevel.HIGH : volts <= limits.low() - u ? PinLevel.LOW : PinLevel.BETWEEN;
     }
 
     private static GateRead judged(LogicChip chip, LogicGate gate, Map<Integer, PinLevel> levels, boolean powered) {

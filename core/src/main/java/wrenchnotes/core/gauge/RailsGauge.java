@@ -66,12 +66,18 @@ public final class RailsGauge {
         }
     }
 
-    public record RailsAsked(Mains mains, List<Rail> rails) {
+    /** @param uncertaintyPercent of the meter, of what it reads; none if left out. Verdicts then use a guard band. */
+    public record RailsAsked(Mains mains, List<Rail> rails, Optional<Double> uncertaintyPercent) {
         public RailsAsked {
             Checked.present("mains", mains);
             Checked.present("rails", rails);
             Checked.within("rails", rails.size(), 1, MOST);
             rails = List.copyOf(rails);
+            uncertaintyPercent.ifPresent(value -> Checked.within("uncertaintyPercent", value, 0.0, 50.0));
+        }
+
+        double uncertaintyOf(double volts) {
+            return Math.abs(volts) * uncertaintyPercent.orElse(0.0) / 100;
         }
     }
 
@@ -178,7 +184,12 @@ public final class RailsGauge {
             reasons.add("Not measured");
             return new RailRead(rail.name(), min, max, Judgement.CAN_NOT_SAY, reasons);
         }
-        Judgement verdict = LimitGauge.judge(rail.measured().get(), limits, 0, "V", reasons);
+        Judgement verdict = LimitGauge.judge(
+                rail.measured().get(),
+                limits,
+                asked.uncertaintyOf(rail.measured().get()),
+                "V",
+                reasons);
         if (verdict == Judgement.BAD) {
             dropout(rail, reasons);
         }

@@ -27,6 +27,7 @@ public final class SpindleGauge {
      * @param driftBarsPerSecond 0 or more, less than a quarter of the flashes; 0 if left out
      * @param direction which way they drift; needed only if they do
      * @param limitPercent how far off is good; 1 if left out
+     * @param uncertaintyPercent of the speed; none if left out. The verdict then uses a guard band.
      */
     public record SpindleAsked(
             double nominalRpm,
@@ -34,7 +35,8 @@ public final class SpindleGauge {
             double flashesPerSecond,
             Optional<Double> driftBarsPerSecond,
             Optional<Drift> direction,
-            Optional<Double> limitPercent) {
+            Optional<Double> limitPercent,
+            Optional<Double> uncertaintyPercent) {
         public SpindleAsked {
             Checked.within("nominalRpm", nominalRpm, 0.1, 20_000);
             Checked.within("flashesPerSecond", flashesPerSecond, 0.1, 100_000);
@@ -42,6 +44,7 @@ public final class SpindleGauge {
             Optional<Double> drift = driftBarsPerSecond;
             drift.ifPresent(value -> Checked.within("driftBarsPerSecond", value, 0.0, flashesPerSecond / 4));
             limitPercent.ifPresent(value -> Checked.within("limitPercent", value, 0.001, 50));
+            uncertaintyPercent.ifPresent(value -> Checked.within("uncertaintyPercent", value, 0.0, 50.0));
             if (drift.orElse(0.0) > 0 && direction.isEmpty()) {
                 throw new Invalid("direction", "Say whether the bars drift forward or backward");
             }
@@ -53,6 +56,8 @@ public final class SpindleGauge {
      * @param standsAtRpm the speed at which these bars stand still
      * @param actualRpm with the drift
      * @param errorPercent of the nominal speed; above 0 is fast
+     * @param limitPercent that it was judged by
+     * @param leastDiscMm the smallest paper disc on which these bars can be printed
      * @param turn what to do
      */
     public record SpindleFound(
@@ -60,6 +65,8 @@ public final class SpindleGauge {
             double standsAtRpm,
             double actualRpm,
             double errorPercent,
+            double limitPercent,
+            double leastDiscMm,
             Judgement verdict,
             String turn,
             List<String> reasons) {}
@@ -82,12 +89,25 @@ public final class SpindleGauge {
                     + LimitGauge.number(asked.nominalRpm()) + ": that is reckoned in.");
         }
         Judgement verdict = LimitGauge.judge(
-                error, new LimitGauge.Limits(Optional.of(-limit), Optional.of(limit)), 0, "%", reasons);
+                error,
+                new LimitGauge.Limits(Optional.of(-limit), Optional.of(limit)),
+                asked.uncertaintyPercent().orElse(0.0),
+                "%",
+                reasons);
         String turn = Math.abs(error) < 1e-9
                 ? "Leave it."
                 : error > 0
                         ? "It runs fast: turn the speed down until the bars stand."
                         : "It runs slow: turn the speed up until the bars stand.";
-        return new SpindleFound(bars, stands, actual, error, verdict, turn, List.copyOf(reasons));
+        return new SpindleFound(
+                bars,
+                stands,
+                actual,
+                error,
+                limit,
+                StrobeDisc.leastDiameterMm(bars),
+                verdict,
+                turn,
+                List.copyOf(reasons));
     }
 }

@@ -40,10 +40,14 @@ class ElectricsTest {
                 name, Optional.ofNullable(from), kind, nominal, Optional.empty(), Optional.ofNullable(measured));
     }
 
+    private static RailsAsked asked(Mains mains, List<RailsGauge.Rail> rails) {
+        return new RailsAsked(mains, rails, Optional.empty());
+    }
+
     /** Common practice: an unregulated ±12 V pair reading −13.5 and +12.8 is in order. */
     @Test
     void aLightlyLoadedPairIsInOrder() {
-        RailsFound found = RailsGauge.of(new RailsAsked(
+        RailsFound found = RailsGauge.of(asked(
                 new Mains(230, 230),
                 List.of(
                         rail("+12", null, RailKind.UNREGULATED, 12, 12.8),
@@ -55,7 +59,7 @@ class ElectricsTest {
     /** Secondaries of 16 and 9 V feed 12 and 5 V (common practice). The 9 V winding is dead: 5 V has nothing to make it from. */
     @Test
     void theEarliestBadRailExplainsTheRest() {
-        RailsFound found = RailsGauge.of(new RailsAsked(
+        RailsFound found = RailsGauge.of(asked(
                 new Mains(230, 236),
                 List.of(
                         rail("16 V~", null, RailKind.SECONDARY_AC, 16, 16.9),
@@ -70,7 +74,7 @@ class ElectricsTest {
         assertThat(found.rails().get(4).verdict())
                 .as("2.9 V is what 3.1 V of its secondary gives: √2 · 3.1 − 1.4 = 2.98")
                 .isEqualTo(Judgement.GOOD);
-        assertThatThrownBy(() -> RailsGauge.of(new RailsAsked(
+        assertThatThrownBy(() -> RailsGauge.of(asked(
                         new Mains(230, 230),
                         List.of(
                                 rail("a", "b", RailKind.REGULATED, 5, 5.0),
@@ -91,7 +95,7 @@ class ElectricsTest {
     })
     void regulatedRails(double nominal, double measured, Judgement verdict) {
         RailsFound found = RailsGauge.of(
-                new RailsAsked(new Mains(230, 250), List.of(rail("it", null, RailKind.REGULATED, nominal, measured))));
+                asked(new Mains(230, 250), List.of(rail("it", null, RailKind.REGULATED, nominal, measured))));
         assertThat(found.rails().get(0).verdict()).isEqualTo(verdict);
     }
 
@@ -105,7 +109,8 @@ class ElectricsTest {
                             : new PinRead(
                                     Optional.of(((Number) pinsAndReads[at + 1]).doubleValue()), Optional.empty()));
         }
-        return LogicGauge.of(new LogicAsked(chip, rule, Optional.empty(), Optional.empty(), pins));
+        return LogicGauge.of(
+                new LogicAsked(chip, rule, Optional.empty(), Optional.empty(), pins, Optional.empty()), List.of());
     }
 
     private static Judgement gate(LogicFound found, int output) {
@@ -164,7 +169,7 @@ class ElectricsTest {
     @Property
     void whatIsDecidedStandsWhateverTheUnknownIs(@ForAll boolean first, @ForAll boolean second) {
         for (String number : List.of("00", "02", "08", "32", "86")) {
-            LogicChip chip = LogicChip.of("74" + number);
+            LogicChip chip = LogicChips.find("74" + number, List.of());
             Optional<Boolean> full = chip.expected(List.of(Optional.of(first), Optional.of(second)));
             boolean truth =
                     switch (number) {

@@ -31,16 +31,19 @@ public final class GaugeTimes {
         print(
                 "logic",
                 1,
-                () -> LogicGauge.of(new LogicGauge.LogicAsked(
-                        "74LS00",
-                        LogicGauge.LogicRule.DATASHEET,
-                        Optional.empty(),
-                        Optional.empty(),
-                        Map.of(
-                                1,
-                                new PinRead(Optional.of(0.2), Optional.empty()),
-                                3,
-                                new PinRead(Optional.empty(), Optional.of(PinLevel.HIGH))))));
+                () -> LogicGauge.of(
+                        new LogicGauge.LogicAsked(
+                                "74LS00",
+                                LogicGauge.LogicRule.DATASHEET,
+                                Optional.empty(),
+                                Optional.empty(),
+                                Map.of(
+                                        1,
+                                        new PinRead(Optional.of(0.2), Optional.empty()),
+                                        3,
+                                        new PinRead(Optional.empty(), Optional.of(PinLevel.HIGH))),
+                                Optional.empty()),
+                        List.of()));
         print(
                 "bleed",
                 1,
@@ -78,7 +81,8 @@ public final class GaugeTimes {
                         List.of(
                                 rail("9 V~", Optional.empty(), RailsGauge.RailKind.SECONDARY_AC, 9, 3),
                                 rail("raw", Optional.of("9 V~"), RailsGauge.RailKind.UNREGULATED, 11, 2.9),
-                                rail("5 V", Optional.of("raw"), RailsGauge.RailKind.REGULATED, 5, 1.4)))));
+                                rail("5 V", Optional.of("raw"), RailsGauge.RailKind.REGULATED, 5, 1.4)),
+                        Optional.empty())));
         print(
                 "spindle",
                 1,
@@ -88,6 +92,7 @@ public final class GaugeTimes {
                         100,
                         Optional.of(0.4),
                         Optional.of(SpindleGauge.Drift.FORWARD),
+                        Optional.empty(),
                         Optional.empty())));
         CapacitorGauge.Capacitor filter =
                 CapacitorLabel.read("0.1 µF, 275 V~, class X2").orElseThrow();

@@ -34,6 +34,7 @@ class MotionTest {
                 flashes,
                 Optional.of(drift),
                 Optional.ofNullable(way),
+                Optional.empty(),
                 Optional.empty()));
     }
 

@@ -37,13 +37,21 @@ class EndsApi {
     private final Benches benches;
     private final DrawerStore drawers;
     private final Press press;
+    private final OpenPlaces places;
     private final Snapshot snapshot;
 
-    EndsApi(EndsService service, Benches benches, DrawerStore drawers, Press press, Snapshot snapshot) {
+    EndsApi(
+            EndsService service,
+            Benches benches,
+            DrawerStore drawers,
+            Press press,
+            OpenPlaces places,
+            Snapshot snapshot) {
         this.service = service;
         this.benches = benches;
         this.drawers = drawers;
         this.press = press;
+        this.places = places;
         this.snapshot = snapshot;
     }
 
@@ -144,6 +152,6 @@ class EndsApi {
     ScrewMatch.Answer whatIsIt(@PathVariable long job, @Valid @RequestBody ScrewSaid said) {
         ScrewMatch.Known known = new ScrewMatch.Known(
                 said.head(), said.lengthMm(), said.diameterMm(), said.threads(), said.overMm(), said.finish());
-        return snapshot.read(() -> ScrewMatch.rank(known, benches.state(job).ledger()));
+        return places.of(job, known);
     }
 }

@@ -55,7 +55,7 @@ final class DemoFaults {
                     "slack",
                     "does not take disc",
                     15,
-                    replaced("belt 51 × 1.2 square"),
+                    replaced("belt 50 × 1.2 square"),
                     new Way(Remedy.REVIVED, 0.8, 0.62, null)),
             fault(
                     "CD-5",
@@ -107,7 +107,7 @@ final class DemoFaults {
                     replaced("membrane Tern"),
                     done(Remedy.IMPROVISED, 0.3)),
             fault("Tern", "issue 2", "inlet filter", "smoked", "smells burnt", 6, replaced("inlet filter X2")),
-            fault("Tern", "issue 2", "drive belt", "tar", "does not spin", 6, replaced("belt 57 × 3 flat")),
+            fault("Tern", "issue 2", "drive belt", "tar", "does not spin", 6, replaced("belt 62 × 3 flat")),
             fault(
                     "Tern",
                     "issue 2",
@@ -117,7 +117,7 @@ final class DemoFaults {
                     3,
                     done(Remedy.RESEATED, 0.05)),
             fault("Gannet", "only", "inlet filter", "smoked", "smells burnt", 5, replaced("inlet filter X2")),
-            fault("Gannet", "only", "drive belt", "tar", "does not save", 4, replaced("belt 57 × 3 flat")),
+            fault("Gannet", "only", "drive belt", "tar", "does not save", 4, replaced("belt 62 × 3 flat")),
             fault("Gannet", "only", "keyboard socket", "cracked joint", "keys dead", 3, done(Remedy.RESOLDERED, 0.1)),
             fault(
                     "FD-3",

@@ -42,6 +42,7 @@ public class DemoReplay {
     private final HoldService holds;
     private final JobStore jobs;
     private final DemoBench benches;
+    private final DemoReadings readings;
 
     DemoReplay(
             CheckInService counter,
@@ -50,7 +51,8 @@ public class DemoReplay {
             OutcomeService outcomes,
             HoldService holds,
             JobStore jobs,
-            DemoBench benches) {
+            DemoBench benches,
+            DemoReadings readings) {
         this.counter = counter;
         this.lots = lots;
         this.worth = worth;
@@ -58,6 +60,7 @@ public class DemoReplay {
         this.holds = holds;
         this.jobs = jobs;
         this.benches = benches;
+        this.readings = readings;
     }
 
     void play(
@@ -89,6 +92,7 @@ public class DemoReplay {
                 case OPEN_ON_THE_WAY_IN -> {
                     work.open(work.way().subList(0, Math.max(1, work.way().size() - 1)));
                     work.halfDiagnosed();
+                    readings.take(turn);
                 }
                 case OPEN_AND_MENDED -> work.mend();
                 case GLUE_CURES -> {

@@ -1,11 +1,14 @@
 package wrenchnotes.server.gauge;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.bench.ScrewMatch;
 import wrenchnotes.core.gauge.BeltGauge;
 import wrenchnotes.core.gauge.BeltLabel;
 import wrenchnotes.core.gauge.BleedGauge;
@@ -19,6 +22,7 @@ import wrenchnotes.core.gauge.LogicGauge;
 import wrenchnotes.core.gauge.RailsGauge;
 import wrenchnotes.core.gauge.SpindleGauge;
 import wrenchnotes.core.gauge.ThreadGauge;
+import wrenchnotes.server.bench.OpenPlaces;
 import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.ground.Snapshot;
 
@@ -28,10 +32,14 @@ import wrenchnotes.server.ground.Snapshot;
 public class GaugeApi {
 
     private final DrawerStore drawers;
+    private final ChipStore chips;
+    private final OpenPlaces places;
     private final Snapshot snapshot;
 
-    GaugeApi(DrawerStore drawers, Snapshot snapshot) {
+    GaugeApi(DrawerStore drawers, ChipStore chips, OpenPlaces places, Snapshot snapshot) {
         this.drawers = drawers;
+        this.chips = chips;
+        this.places = places;
         this.snapshot = snapshot;
     }
 
@@ -49,9 +57,22 @@ public class GaugeApi {
         return GearGauge.of(asked);
     }
 
+    /** @param places with a job: the open places of its unit that the screw may belong to */
+    public record ThreadAnswer(ThreadGauge.ThreadFound found, Optional<ScrewMatch.Answer> places) {}
+
     @PostMapping("/thread")
-    ThreadGauge.ThreadFound thread(@RequestBody ThreadGauge.ThreadAsked asked) {
-        return ThreadGauge.of(asked);
+    ThreadAnswer thread(@RequestBody ThreadGauge.ThreadAsked asked, @RequestParam Optional<Long> job) {
+        return new ThreadAnswer(ThreadGauge.of(asked), job.map(one -> places.of(one, known(asked))));
+    }
+
+    private static ScrewMatch.Known known(ThreadGauge.ThreadAsked asked) {
+        return new ScrewMatch.Known(
+                asked.head().map(ThreadGauge.ScrewHead::type),
+                asked.lengthMm(),
+                Optional.of(asked.diameterMm()),
+                asked.threads().map(ThreadGauge.ThreadsCounted::count),
+                asked.threads().map(ThreadGauge.ThreadsCounted::overMm),
+                Optional.empty());
     }
 
     @PostMapping("/rails")
@@ -61,7 +82,7 @@ public class GaugeApi {
 
     @PostMapping("/logic")
     LogicGauge.LogicFound logic(@RequestBody LogicGauge.LogicAsked asked) {
-        return LogicGauge.of(asked);
+        return LogicGauge.of(asked, snapshot.read(chips::added));
     }
 
     @PostMapping("/chain")
@@ -101,7 +122,7 @@ public class GaugeApi {
                                 found.reasons()))
                         .stream())
                 .filter(one -> one.verdict() != Judgement.BAD)
-                .sorted(java.util.Comparator.comparing(CapacitorInDrawer::verdict))
+                .sorted(Comparator.comparing(CapacitorInDrawer::verdict))
                 .toList();
         return new CapacitorAnswer(CapacitorGauge.of(asked), fitting);
     }

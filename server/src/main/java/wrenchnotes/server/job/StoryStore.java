@@ -15,11 +15,12 @@ public class StoryStore {
     public static final String STORY = """
             SELECT journal.id, journal.at, person.name AS by, journal.subject, journal.words,
                    CASE journal.subject WHEN 'photo' THEN json_extract(journal.after, '$.photo') END AS photo,
-                   COALESCE(finding.struck_why, check_entry.struck_why) AS struck_why
+                   COALESCE(finding.struck_why, check_entry.struck_why, measurement.struck_why) AS struck_why
             FROM journal
             JOIN person ON person.id = journal.by
             LEFT JOIN finding ON journal.subject = 'finding' AND finding.id = journal.subject_id
             LEFT JOIN check_entry ON journal.subject = 'check' AND check_entry.id = journal.subject_id
+            LEFT JOIN measurement ON journal.subject = 'measurement' AND measurement.id = journal.subject_id
             WHERE journal.job_id = :job
             ORDER BY journal.id DESC
             LIMIT :most

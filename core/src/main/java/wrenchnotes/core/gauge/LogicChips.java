@@ -1,0 +1,87 @@
+package wrenchnotes.core.gauge;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import wrenchnotes.core.gauge.LogicChip.LogicFunction;
+import wrenchnotes.core.gauge.LogicChip.LogicGate;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
+
+/**
+ * The chips that ship with the application, 14 pins, 7 ground, 14 supply (published: manufacturers' logic data books; from memory), and
+ * how a chip is found by what is printed on it.
+ */
+public final class LogicChips {
+
+    private static final int[][] HEX = {{1, 2}, {3, 4}, {5, 6}, {9, 8}, {11, 10}, {13, 12}};
+    private static final int[][] TWO = {{1, 2, 3}, {4, 5, 6}, {9, 10, 8}, {12, 13, 11}};
+    private static final int[][] TWO_OF_02 = {{2, 3, 1}, {5, 6, 4}, {8, 9, 10}, {11, 12, 13}};
+
+    private static final List<LogicChip> SHIPPED = List.of(
+            chip("00", LogicFunction.NAND, false, TWO),
+            chip("02", LogicFunction.NOR, false, TWO_OF_02),
+            chip("04", LogicFunction.NOT, false, HEX),
+            chip("06", LogicFunction.NOT, true, HEX),
+            chip("07", LogicFunction.BUFFER, true, HEX),
+            chip("08", LogicFunction.AND, false, TWO),
+            chip("14", LogicFunction.NOT, false, HEX),
+            chip("16", LogicFunction.NOT, true, HEX),
+            chip("17", LogicFunction.BUFFER, true, HEX),
+            chip("32", LogicFunction.OR, false, TWO),
+            chip("86", LogicFunction.XOR, false, TWO));
+
+    private static final Pattern DESIGNATION = Pattern.compile("(?:74|54)([A-Z]{0,4})(\\d{2,4})[A-Z]{0,2}");
+
+    private LogicChips() {}
+
+    public static List<LogicChip> shipped() {
+        return SHIPPED;
+    }
+
+    private static LogicChip chip(String number, LogicFunction function, boolean openCollector, int[][] pins) {
+        List<LogicGate> gates = new ArrayList<>();
+        for (int[] gate : pins) {
+            int last = gate.length - 1;
+            gates.add(new LogicGate(Arrays.stream(gate, 0, last).boxed().toList(), gate[last]));
+        }
+        return new LogicChip(number, function, openCollector, 14, 7, 14, gates);
+    }
+
+    /**
+     * @param designation "7406", "74LS14": whatever stands before 74 does not count
+     * @param added chips beyond those that ship
+     * @throws Invalid naming the chips that are known
+     */
+    public static LogicChip find(String designation, List<LogicChip> added) {
+        Matcher printed = printed(Checked.text("chip", designation, 30));
+        return Stream.concat(SHIPPED.stream(), added.stream())
+                .filter(chip -> printed.matches() && chip.number().equals(printed.group(2)))
+                .findFirst()
+                .orElseThrow(() -> new Invalid(
+                        "chip",
+                        "\"" + designation + "\" is not among the chips known here: 74 with "
+                                + Stream.concat(SHIPPED.stream(), added.stream())
+                                        .map(LogicChip::number)
+                                        .sorted()
+                                        .collect(Collectors.joining(", "))
+                                + ". Others can be added."));
+    }
+
+    /** @return the letters between 74 and the number: "LS", "HC", "" for standard */
+    static String familyOf(String designation) {
+        Matcher printed = printed(designation);
+        return printed.matches() ? printed.group(1) : "";
+    }
+
+    private static Matcher printed(String designation) {
+        String text = designation.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
+        int at = text.indexOf("74");
+        return DESIGNATION.matcher(text.substring(Math.max(0, at < 0 ? text.indexOf("54") : at)));
+    }
+}

@@ -1,0 +1,36 @@
+package wrenchnotes.core.gauge;
+
+import static wrenchnotes.core.gauge.LimitGauge.number;
+
+import java.util.List;
+import java.util.Optional;
+import wrenchnotes.core.gauge.LimitGauge.Limits;
+
+/** What spindle and limit leave in a job's record. */
+public final class MotionReadings {
+
+    private MotionReadings() {}
+
+    public static Measurement spindle(SpindleGauge.SpindleAsked asked) {
+        SpindleGauge.SpindleFound found = SpindleGauge.of(asked);
+        double share = found.limitPercent() / 100;
+        Limits limits = new Limits(
+                Optional.of(asked.nominalRpm() * (1 - share)), Optional.of(asked.nominalRpm() * (1 + share)));
+        double u = asked.nominalRpm() * asked.uncertaintyPercent().orElse(0.0) / 100;
+        return new Measurement(
+                List.of(Reading.judged("turns at", found.actualRpm(), "rpm", limits, u, found.verdict())),
+                Optional.of(found.verdict()),
+                "Spindle: " + number(found.actualRpm()) + " rpm for " + number(asked.nominalRpm()) + ", "
+                        + number(found.errorPercent()) + " % off");
+    }
+
+    public static Measurement limit(LimitGauge.LimitAsked asked) {
+        LimitGauge.LimitFound found = LimitGauge.of(asked);
+        double u = asked.uncertainty().orElse(0.0);
+        String unit = asked.unit().orElse("");
+        return new Measurement(
+                List.of(Reading.judged("mean", found.mean(), unit, asked.limit(), u, found.verdict())),
+                Optional.of(found.verdict()),
+                "Limit: " + String.join(" ", found.reasons()));
+    }
+}

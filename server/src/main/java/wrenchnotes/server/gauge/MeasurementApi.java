@@ -1,0 +1,72 @@
+package wrenchnotes.server.gauge;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.gauge.Beside.BesideTable;
+import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
+import wrenchnotes.server.gauge.MeasurementStore.MeasurementRow;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
+
+/** Gauges inside a job: readings that are kept, and laid beside those of a good unit. */
+@RestController
+public class MeasurementApi {
+
+    private final MeasurementService service;
+    private final MeasurementStore measurements;
+    private final Snapshot snapshot;
+
+    MeasurementApi(MeasurementService service, MeasurementStore measurements, Snapshot snapshot) {
+        this.service = service;
+        this.measurements = measurements;
+        this.snapshot = snapshot;
+    }
+
+    public record MeasuredPlace(GaugeKind gauge, String place, BesideTable table) {}
+
+    /**
+     * @param rows oldest first, struck ones too
+     * @param compared those that stand, by gauge and place
+     * @param stages that the work has come through, the last one last
+     */
+    public record MeasuredInJob(List<MeasurementRow> rows, List<MeasuredPlace> compared, List<String> stages) {}
+
+    @GetMapping("/api/jobs/{job}/measurements")
+    MeasuredInJob ofJob(@PathVariable long job) {
+        return snapshot.read(() -> new MeasuredInJob(
+                measurements.ofJob(job),
+                service.beside(job).entrySet().stream()
+                        .map(one -> new MeasuredPlace(
+                                one.getKey().gauge(), one.getKey().place(), one.getValue()))
+                        .toList(),
+                service.stages(job)));
+    }
+
+    @PostMapping("/api/jobs/{job}/measurements")
+    @ResponseStatus(HttpStatus.CREATED)
+    MeasurementRow save(@PathVariable long job, @RequestBody MeasurementService.Measured said, Pen pen) {
+        return pen.once(said, MeasurementRow.class, by -> service.save(by, job, said));
+    }
+
+    /** Changes nothing. */
+    @PostMapping("/api/jobs/{job}/measurements/beside")
+    BesideTable beside(@PathVariable long job, @RequestBody MeasurementService.Measured said) {
+        return snapshot.read(() -> service.besideNow(job, said));
+    }
+
+    public record StrikeSaid(@NotBlank @Size(max = 300) String why) {}
+
+    @PostMapping("/api/measurements/{measurement}/strike")
+    MeasurementRow strike(@PathVariable long measurement, @Valid @RequestBody StrikeSaid said, Pen pen) {
+        return pen.once(said, MeasurementRow.class, by -> service.strike(by, measurement, said.why()));
+    }
+}

@@ -25,7 +25,10 @@ async function told(asked: Promise<Response>): Promise<Response> {
     reached(true);
     return response;
   } catch (error) {
-    reached(false);
+    // Who stops a request has not lost the server.
+    if (!(error instanceof DOMException && error.name === 'AbortError')) {
+      reached(false);
+    }
     throw error;
   }
 }
@@ -35,7 +38,10 @@ async function stubbornFetch(request: Request): Promise<Response> {
   for (const wait of RETRIES_MS) {
     try {
       return await told(fetch(request.clone()));
-    } catch {
+    } catch (error) {
+      if (request.signal.aborted) {
+        throw error;
+      }
       await new Promise((resolve) => setTimeout(resolve, wait));
     }
   }

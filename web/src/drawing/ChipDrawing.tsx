@@ -17,17 +17,21 @@ const SYMBOLS: Record<Schemas['LogicChip']['function'], string> = {
 };
 const NEGATED = ['NAND', 'NOR', 'NOT'];
 /** The pins of each side, as they lie seen from above. */
-export const LEFT = [1, 2, 3, 4, 5, 6, 7];
-export const RIGHT = [14, 13, 12, 11, 10, 9, 8];
+export function sides(pins: number): [number[], number[]] {
+  const rows = Array.from({ length: pins / 2 }, (_, row) => row);
+  return [rows.map((row) => row + 1), rows.map((row) => pins - row)];
+}
 
 /** The chip from above with its pins, each with its level; the gates inside, bad ones in red. */
 export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
-  const y = (row: number) => 40 + row * 52;
-  const at = (pin: number): [number, number] => (pin <= 7 ? [60, y(pin - 1)] : [250, y(14 - pin)]);
+  const { pins } = found.chip;
+  const [left, right] = sides(pins);
+  const y = (row: number) => 40 + (row * 312) / (pins / 2 - 1);
+  const at = (pin: number): [number, number] => (pin <= pins / 2 ? [60, y(pin - 1)] : [250, y(pins - pin)]);
   const middle = (gate: Schemas['GateRead']) => {
     const all = gate.gate.inputs.map((pin) => at(pin)[1]);
     return all.length > 1
-      ? ((all[0] ?? 0) + (all[1] ?? 0)) / 2
+      ? all.reduce((sum, one) => sum + one, 0) / all.length
       : ((all[0] ?? 0) + at(gate.gate.output)[1]) / 2;
   };
   const level = (pin: number) => found.levels[`${pin}`] as Level | undefined;
@@ -90,14 +94,14 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
           </g>
         );
       })}
-      {[...LEFT, ...RIGHT].map((pin) => {
+      {[...left, ...right].map((pin) => {
         const py = at(pin)[1];
-        const left = pin <= 7;
+        const onLeft = pin <= pins / 2;
         const one = level(pin);
         return (
           <g key={pin}>
             <rect
-              x={left ? 38 : 240}
+              x={onLeft ? 38 : 240}
               y={py - 12}
               width={32}
               height={24}
@@ -106,7 +110,7 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
               stroke={colours.muted}
             />
             <Lettering
-              x={left ? 54 : 256}
+              x={onLeft ? 54 : 256}
               y={py + 6}
               textAnchor="middle"
               fill={one === 'LOW' ? 'white' : colours.ink}
@@ -116,7 +120,7 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
             >
               {one ? MARKS[one] : ''}
             </Lettering>
-            <Lettering x={left ? 26 : 288} y={py + 5} textAnchor="middle" fill={colours.muted} size={13}>
+            <Lettering x={onLeft ? 26 : 288} y={py + 5} textAnchor="middle" fill={colours.muted} size={13}>
               {pin}
             </Lettering>
           </g>

@@ -10,12 +10,14 @@ export function LimitBand({
   min,
   max,
   u,
+  unit,
 }: {
   found: Schemas['LimitFound'];
   readings: number[];
   min?: number;
   max?: number;
   u: number;
+  unit: string;
 }) {
   const all = [
     ...readings,
@@ -51,7 +53,7 @@ export function LimitBand({
           <g key={n === 0 ? 'min' : 'max'}>
             <path d={`M${x(limit)} 30V90`} stroke={colours.ink} strokeWidth={2} />
             <Lettering x={x(limit)} y={106} textAnchor="middle" fill={colours.ink} size={14}>
-              {limit}
+              {short(limit, 5)} {unit}
             </Lettering>
           </g>
         ),

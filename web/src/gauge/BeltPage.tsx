@@ -1,5 +1,4 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { BeltDrawing } from '../drawing/BeltDrawing';
 import { Chip } from '../parts/Buttons';
@@ -19,15 +18,24 @@ const METHODS: Record<Method, string> = {
   CIRCUMFERENCE: 'all round',
 };
 const SHAPES: Record<Shape, string> = { SQUARE: 'square', FLAT: 'flat', ROUND: 'round' };
-const BLANK = { worn: '', driver: '', driven: '', centres: '', width: '', thick: '' };
-const EXAMPLE = { worn: '', driver: '6', driven: '6', centres: '18', width: '1.2', thick: '1.2' };
+const BLANK = {
+  worn: '',
+  driver: '',
+  driven: '',
+  centres: '',
+  width: '',
+  thick: '',
+  method: 'FLAT' as Method,
+  shape: 'SQUARE' as Shape,
+  crossed: false,
+};
+type Length = 'worn' | 'driver' | 'driven' | 'centres' | 'width' | 'thick';
+const EXAMPLE = { ...BLANK, driver: '6', driven: '6', centres: '18', width: '1.2', thick: '1.2' };
 
 export function BeltPage() {
-  const [said, say, set] = useTyped(BLANK);
-  const [method, setMethod] = useState<Method>('FLAT');
-  const [shape, setShape] = useState<Shape>('SQUARE');
-  const [crossed, setCrossed] = useState(false);
-  const mm = (field: keyof typeof BLANK) => quantity(said[field], 'mm');
+  const [said, say, set] = useTyped('belt', BLANK);
+  const { method, shape, crossed } = said;
+  const mm = (field: Length) => quantity(said[field], 'mm');
   const worn = mm('worn');
   const [driver, driven, centres] = [mm('driver'), mm('driven'), mm('centres')];
   const width = mm('width');
@@ -49,9 +57,12 @@ export function BeltPage() {
   );
   return (
     <Gauge
+      name="belt"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
       example={() => say(EXAMPLE)}
+      clear={() => say(BLANK)}
       fields={
         <>
           <chakra.h2>The old belt</chakra.h2>
@@ -59,7 +70,7 @@ export function BeltPage() {
             label="How it was measured"
             words={METHODS}
             picked={method}
-            pick={(one) => one && setMethod(one)}
+            pick={(one) => one && set('method')(one)}
           />
           <Measure
             label={METHODS[method]}
@@ -68,7 +79,7 @@ export function BeltPage() {
             set={set('worn')}
             problem={problemOf(query, 'valueMm')}
           />
-          <OneOf label="Section" words={SHAPES} picked={shape} pick={(one) => one && setShape(one)} />
+          <OneOf label="Section" words={SHAPES} picked={shape} pick={(one) => one && set('shape')(one)} />
           <Measure label="section, wide" unit="mm" value={said.width} set={set('width')} />
           {shape === 'FLAT' && (
             <Measure label="section, thick" unit="mm" value={said.thick} set={set('thick')} />
@@ -83,7 +94,7 @@ export function BeltPage() {
             set={set('centres')}
             problem={problemOf(query, 'centresMm')}
           />
-          <Chip on={crossed} onClick={() => setCrossed(!crossed)}>
+          <Chip on={crossed} onClick={() => set('crossed')(!crossed)}>
             {crossed ? 'runs crossed' : 'runs open'}
           </Chip>
         </>

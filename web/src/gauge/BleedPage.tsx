@@ -10,7 +10,7 @@ import { useTyped } from './useTyped';
 const BLANK = { farads: '', ohms: '', volts: '' };
 
 export function BleedPage() {
-  const [said, say, set] = useTyped(BLANK);
+  const [said, say, set] = useTyped('bleed', BLANK);
   const [microfarads, ohms, volts] = [
     quantity(said.farads, 'µF'),
     quantity(said.ohms, 'Ω'),
@@ -25,14 +25,18 @@ export function BleedPage() {
   );
   return (
     <Gauge
+      name="bleed"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
-      example={() => say({ farads: '470', ohms: '10k', volts: '325' })}
+      example={() => say({ farads: '220', ohms: '15k', volts: '320' })}
+      clear={() => say(BLANK)}
       fields={
         <>
           <Measure
             label="capacitor"
             unit="µF"
+            metered={{ fn: 'FARADS', at: 'bleed/farads' }}
             value={said.farads}
             set={set('farads')}
             problem={problemOf(query, 'microfarads')}
@@ -40,6 +44,7 @@ export function BleedPage() {
           <Measure
             label="charged to"
             unit="V"
+            metered={{ fn: 'VOLTS_DC', at: 'bleed/volts' }}
             value={said.volts}
             set={set('volts')}
             problem={problemOf(query, 'volts')}
@@ -47,6 +52,7 @@ export function BleedPage() {
           <Measure
             label="through"
             unit="Ω"
+            metered={{ fn: 'OHMS', at: 'bleed/ohms' }}
             value={said.ohms}
             set={set('ohms')}
             problem={problemOf(query, 'ohms')}

@@ -1,11 +1,13 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { CapacitorPair } from '../drawing/CapacitorPair';
+import { Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
 import { Caution } from '../parts/States';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
+import { useTyped } from './useTyped';
 
 type Kind = Schemas['Capacitor']['kind'];
 
@@ -19,8 +21,18 @@ const KINDS: Record<Kind, string> = {
 };
 const GRADES: Partial<Record<Kind, string[]>> = { SAFETY_X: ['X1', 'X2'], SAFETY_Y: ['Y1', 'Y2'] };
 
-type Said = { farads: string; volts: string; celsius: string; wide: string; kind: Kind; grade?: string };
-const BLANK: Said = { farads: '', volts: '', celsius: '', wide: '', kind: 'ELECTROLYTIC' };
+type Said = {
+  farads: string;
+  volts: string;
+  celsius: string;
+  wide: string;
+  high: string;
+  lead: string;
+  kind: Kind;
+  grade?: string;
+};
+const ONE: Said = { farads: '', volts: '', celsius: '', wide: '', high: '', lead: '', kind: 'ELECTROLYTIC' };
+const BLANK = { original: ONE, candidate: ONE };
 
 function capacitor(said: Said) {
   const [microfarads, volts] = [quantity(said.farads, 'µF'), quantity(said.volts, 'V')];
@@ -32,13 +44,15 @@ function capacitor(said: Said) {
         safetyClass: GRADES[said.kind]?.includes(said.grade ?? '') ? said.grade : undefined,
         celsius: quantity(said.celsius),
         diameterMm: quantity(said.wide, 'mm'),
+        heightMm: quantity(said.high, 'mm'),
+        leadMm: quantity(said.lead, 'mm'),
       }
     : undefined;
 }
 
 export function CapacitorPage() {
-  const [original, setOriginal] = useState(BLANK);
-  const [candidate, setCandidate] = useState(BLANK);
+  const [said, say, set] = useTyped('capacitor', BLANK);
+  const { original, candidate } = said;
   const [first, second] = [capacitor(original), capacitor(candidate)];
   const asked = first ? { original: first, candidate: second } : undefined;
   const query = useGauge('capacitor', asked, () =>
@@ -46,18 +60,46 @@ export function CapacitorPage() {
   );
   return (
     <Gauge
+      name="capacitor"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
-      example={() => {
-        setOriginal({ ...BLANK, farads: '100n', volts: '250', kind: 'SAFETY_X', grade: 'X2' });
-        setCandidate({ ...BLANK, farads: '0.1', volts: '300', kind: 'SAFETY_Y', grade: 'Y2' });
-      }}
+      example={() =>
+        say({
+          original: {
+            ...ONE,
+            farads: '100n',
+            volts: '250',
+            kind: 'SAFETY_X',
+            grade: 'X2',
+            wide: '18',
+            high: '11',
+            lead: '15',
+          },
+          candidate: {
+            ...ONE,
+            farads: '0.1',
+            volts: '300',
+            kind: 'SAFETY_Y',
+            grade: 'Y2',
+            wide: '18',
+            high: '11',
+            lead: '15',
+          },
+        })
+      }
+      clear={() => say(BLANK)}
       fields={
         <>
           <chakra.h2>The one that was in</chakra.h2>
-          <Fields said={original} say={setOriginal} problem={problemOf(query, 'safetyClass')} />
+          <Fields
+            said={original}
+            say={set('original')}
+            at="original"
+            problem={problemOf(query, 'safetyClass')}
+          />
           <chakra.h2 mt="8px">The one at hand (empty: what would do)</chakra.h2>
-          <Fields said={candidate} say={setCandidate} />
+          <Fields said={candidate} say={set('candidate')} at="candidate" />
         </>
       }
     >
@@ -68,6 +110,11 @@ export function CapacitorPage() {
               <Caution key={caution}>{caution}</Caution>
             ))}
           </Box>
+          <CapacitorPair
+            original={(asked as Schemas['CapacitorAsked']).original}
+            candidate={second}
+            found={found}
+          />
           {found.verdict && (
             <Box fontSize="20px" mb="6px">
               <VerdictOf
@@ -98,7 +145,18 @@ export function CapacitorPage() {
   );
 }
 
-function Fields({ said, say, problem }: { said: Said; say: (next: Said) => void; problem?: string }) {
+function Fields({
+  said,
+  say,
+  at,
+  problem,
+}: {
+  said: Said;
+  say: (next: Said) => void;
+  at: string;
+  problem?: string;
+}) {
+  const put = (field: keyof Said) => (typed: string) => say({ ...said, [field]: typed });
   return (
     <>
       <OneOf label="Kind" words={KINDS} picked={said.kind} pick={(kind) => kind && say({ ...said, kind })} />
@@ -115,9 +173,20 @@ function Fields({ said, say, problem }: { said: Said; say: (next: Said) => void;
           {problem}
         </Box>
       )}
-      <Measure label="capacitance" unit="µF" value={said.farads} set={(farads) => say({ ...said, farads })} />
-      <Measure label="voltage" unit="V" value={said.volts} set={(volts) => say({ ...said, volts })} />
-      <Measure label="up to °C" value={said.celsius} set={(celsius) => say({ ...said, celsius })} />
+      <Measure
+        label="capacitance"
+        unit="µF"
+        value={said.farads}
+        set={put('farads')}
+        metered={{ fn: 'FARADS', at: `capacitor/${at}` }}
+      />
+      <Measure label="stands" unit="V" value={said.volts} set={put('volts')} />
+      <Measure label="up to °C" value={said.celsius} set={put('celsius')} />
+      <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="6px" mt="4px">
+        <Text label="wide, mm" compact value={said.wide} onChange={(e) => put('wide')(e.target.value)} />
+        <Text label="high, mm" compact value={said.high} onChange={(e) => put('high')(e.target.value)} />
+        <Text label="leads, mm" compact value={said.lead} onChange={(e) => put('lead')(e.target.value)} />
+      </Box>
     </>
   );
 }

@@ -1,5 +1,4 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { ChainLine } from '../drawing/ChainLine';
 import { Act } from '../parts/Buttons';
@@ -7,6 +6,7 @@ import { bareField } from '../parts/Fields';
 import { Figure, Gauge, Reasons, useGauge } from './Frame';
 import { quantity, short } from './quantity';
 import { type Signal, type Stage, SIGNALS as WORDS } from './signals';
+import { useTyped } from './useTyped';
 
 const TURN: Record<Signal, Signal> = { UNKNOWN: 'GOOD', GOOD: 'BAD', BAD: 'UNKNOWN' };
 const EXAMPLE: Stage[] = [
@@ -18,11 +18,18 @@ const EXAMPLE: Stage[] = [
   { name: 'output', out: 'BAD', odds: '1', minutes: '1' },
 ];
 
-export function ChainPage() {
-  const [stages, setStages] = useState<Stage[]>([
+const BLANK: { stages: Stage[] } = {
+  stages: [
     { name: 'first', out: 'UNKNOWN', odds: '1', minutes: '1' },
     { name: 'last', out: 'BAD', odds: '1', minutes: '1' },
-  ]);
+  ],
+};
+
+export function ChainPage() {
+  const [said, say] = useTyped('chain', BLANK);
+  const { stages } = said;
+  const setStages = (next: Stage[] | ((now: Stage[]) => Stage[])) =>
+    say((now) => ({ stages: typeof next === 'function' ? next(now.stages) : next }));
   const set = (at: number, part: Partial<Stage>) =>
     setStages((now) => now.map((one, n) => (n === at ? { ...one, ...part } : one)));
   const asked = stages.every((one) => one.name.trim())
@@ -42,9 +49,12 @@ export function ChainPage() {
   const small = { ...bareField, minH: '36px' };
   return (
     <Gauge
+      name="chain"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
       example={() => setStages(EXAMPLE)}
+      clear={() => say(BLANK)}
       fields={
         <>
           <Box color="muted" fontSize="14px">

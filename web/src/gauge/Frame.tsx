@@ -1,10 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { keepPreviousData, type UseQueryResult, useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef, useState } from 'react';
 import { Problem, type Schemas } from '../api/client';
-import { useKeys } from '../app/keys';
+import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
+import { copyWords } from './copy';
+import { KeepBar } from './KeepBar';
+import { MeterStrip } from './MeterStrip';
+import { MeterFor } from './meter';
 
 export type Judged = Schemas['RailRead']['verdict'];
 
@@ -27,44 +31,98 @@ export function problemOf(query: UseQueryResult<unknown>, field: string): string
 
 /** Fields on the left; on the right the drawing, the verdict and why. */
 export function Gauge<T>({
+  name,
+  asked,
+  typed,
   fields,
   query,
-  ready,
   example,
+  clear,
+  toRead,
   children,
 }: {
+  name: keyof Schemas['GaugeAsked'];
+  /** empty while too little is typed */
+  asked?: object;
+  typed: object;
   fields: ReactNode;
   query: UseQueryResult<T>;
-  /** whether enough is typed */
-  ready: boolean;
   /** fills in a worked example of our own */
   example: () => void;
+  clear: () => void;
+  /** lays out what the stand-in's probes can touch, still to be read */
+  toRead?: () => void;
   children: (found: T) => ReactNode;
 }) {
-  useKeys([{ key: 'E', label: 'Load the worked example', act: example }]);
+  const result = useRef<HTMLDivElement>(null);
+  const [copied, setCopied] = useState(false);
+  const [under, setUnder] = useState<HTMLElement | null>(null);
+  const ready = asked !== undefined;
+  const copy = () =>
+    result.current &&
+    copyWords(result.current).then(() => {
+      setCopied(true);
+      setTimeout(() => setCopied(false), 2000);
+    });
+  const acts: Key[] = [
+    { key: 'E', label: 'Example', act: example },
+    ...(toRead ? [{ key: 'U', label: 'A sick unit to read', act: toRead }] : []),
+    { key: 'X', label: 'Clear', act: clear },
+    { key: 'C', label: copied ? 'Copied' : 'Copy', act: copy, off: !ready },
+    { key: 'P', label: 'Print', act: () => window.print(), off: !ready },
+  ];
+  useKeys(acts);
   return (
-    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} flex="1">
-      <Box bg="card" p="10px 22px" borderRight="1px solid" borderColor="line">
-        {fields}
-        <Box display="flex" gap="8px" mt="10px">
-          <Act keyName="E" onClick={example}>
-            An example
-          </Act>
-          <Act onClick={() => window.print()}>Print it</Act>
+    <MeterFor>
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '460px 1fr' }} flex="1">
+        <Box {...half} bg="card" p="10px 22px" borderRight="1px solid" borderColor="line">
+          {METERED.includes(name) && <MeterStrip />}
+          <Box data-fields="">{fields}</Box>
+          <Box className="noprint" display="flex" gap="6px" mt="10px" flexWrap="wrap">
+            {acts.map((one) => (
+              <Act key={one.key} keyName={one.key} px="8px" disabled={one.off} onClick={one.act}>
+                {one.label}
+              </Act>
+            ))}
+          </Box>
+          <KeepBar
+            kept={asked && !query.isError ? { asked: { [name]: asked }, typed } : undefined}
+            under={under}
+          />
+        </Box>
+        <Box
+          ref={result}
+          {...half}
+          p="12px 24px"
+          role="region"
+          aria-label="Result"
+          tabIndex={0}
+          aria-live="polite"
+          aria-busy={query.isFetching}
+        >
+          {!ready && (
+            <Box color="muted">
+              Type what you measured: the answer is drawn as you type. E loads an example.
+            </Box>
+          )}
+          {ready && query.isError && <Trouble error={query.error} />}
+          {ready && query.data !== undefined && !query.isError && children(query.data)}
+          <div ref={setUnder} />
         </Box>
       </Box>
-      <Box p="12px 24px" aria-live="polite" aria-busy={query.isFetching}>
-        {!ready && (
-          <Box color="muted">
-            Type what you measured: the answer is drawn as you type. E loads an example.
-          </Box>
-        )}
-        {ready && query.isError && <Trouble error={query.error} />}
-        {ready && query.data !== undefined && !query.isError && children(query.data)}
-      </Box>
-    </Box>
+    </MeterFor>
   );
 }
+
+/** Each half scrolls by itself, so that the drawing stays in sight; on paper nothing scrolls. */
+const half = {
+  overflowY: 'auto',
+  maxH: { lg: 'calc(100vh - 98px)' },
+  _print: { maxH: 'none' },
+} as const;
+
+/** Gauges with something that a bench meter reads. */
+const METERED: string[] = ['rails', 'logic', 'bleed', 'capacitor', 'limit'];
 
 const VERDICTS: Record<Judged, [string, string]> = {
   GOOD: ['good', 'mat'],

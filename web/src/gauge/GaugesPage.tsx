@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { Navigate, NavLink, useParams } from 'react-router';
+import { useEffect } from 'react';
+import { Navigate, NavLink, useLocation, useParams } from 'react-router';
 import { BeltPage } from './BeltPage';
 import { BleedPage } from './BleedPage';
 import { CapacitorPage } from './CapacitorPage';
@@ -25,17 +26,22 @@ const GAUGES = {
 } as const;
 
 /** Ten small instruments: each draws what is measured, live as one types. */
+const LAST = 'last gauge';
+
 export default function GaugesPage() {
-  const name = useParams().gauge ?? 'belt';
+  const { search } = useLocation();
+  const name = useParams().gauge ?? sessionStorage.getItem(LAST) ?? 'belt';
+  useEffect(() => sessionStorage.setItem(LAST, name), [name]);
   const gauge = GAUGES[name as keyof typeof GAUGES];
   if (!gauge) {
-    return <Navigate to="/gauges/belt" replace />;
+    return <Navigate to={`/gauges/belt${search}`} replace />;
   }
   const Page = gauge[1];
   return (
     <>
       <chakra.nav
         aria-label="Gauges"
+        className="noprint"
         display="flex"
         gap="4px"
         flexWrap="wrap"
@@ -45,7 +51,7 @@ export default function GaugesPage() {
         borderColor="line"
       >
         {Object.entries(GAUGES).map(([key, [title]]) => (
-          <NavLink key={key} to={`/gauges/${key}`}>
+          <NavLink key={key} to={`/gauges/${key}${search}`}>
             {({ isActive }) => (
               <Box
                 as="span"
@@ -60,7 +66,7 @@ export default function GaugesPage() {
           </NavLink>
         ))}
       </chakra.nav>
-      <Page key={name} />
+      <Page key={name + search} />
     </>
   );
 }

@@ -1,5 +1,4 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { GearPair } from '../drawing/GearPair';
 import { Chip } from '../parts/Buttons';
@@ -8,8 +7,18 @@ import { Measure } from './Measure';
 import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
-const BLANK = { teeth: '', outside: '', mate: '', mateOutside: '', centres: '', bore: '', shaft: '' };
+const BLANK = {
+  teeth: '',
+  outside: '',
+  mate: '',
+  mateOutside: '',
+  centres: '',
+  bore: '',
+  shaft: '',
+  splined: false,
+};
 const EXAMPLE = {
+  ...BLANK,
   teeth: '20',
   outside: '11',
   mate: '40',
@@ -21,9 +30,9 @@ const EXAMPLE = {
 const FITS = { INTERFERENCE: 'press fit', TRANSITION: 'hardly any grip', CLEARANCE: 'loose' };
 
 export function GearPage() {
-  const [said, say, set] = useTyped(BLANK);
-  const [splined, setSplined] = useState(false);
-  const mm = (field: keyof typeof BLANK) => quantity(said[field], 'mm');
+  const [said, say, set] = useTyped('gear', BLANK);
+  const { splined } = said;
+  const mm = (field: Exclude<keyof typeof BLANK, 'splined'>) => quantity(said[field], 'mm');
   const [teeth, outside, mateTeeth, mateOutside] = [
     quantity(said.teeth),
     mm('outside'),
@@ -51,9 +60,12 @@ export function GearPage() {
   );
   return (
     <Gauge
+      name="gear"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
       example={() => say(EXAMPLE)}
+      clear={() => say(BLANK)}
       fields={
         <>
           <Measure label="teeth" value={said.teeth} set={set('teeth')} problem={problemOf(query, 'teeth')} />
@@ -75,7 +87,7 @@ export function GearPage() {
           />
           <Measure label="bore" unit="mm" value={said.bore} set={set('bore')} />
           <Measure label="shaft" unit="mm" value={said.shaft} set={set('shaft')} />
-          <Chip on={splined} onClick={() => setSplined(!splined)}>
+          <Chip on={splined} onClick={() => set('splined')(!splined)}>
             {splined ? 'splined shaft' : 'plain shaft'}
           </Chip>
         </>

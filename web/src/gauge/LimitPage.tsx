@@ -1,59 +1,97 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { LimitBand } from '../drawing/LimitBand';
+import { OneOf } from '../parts/OneOf';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
+import type { Metered } from './meter';
 import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
-const BLANK = { readings: '', min: '', max: '', u: '', unit: '' };
+type Unit = '%' | 'V' | 'V~' | 'mV' | 'Ω' | 'µF' | 'mm' | 'other';
+const UNITS: Record<Unit, string> = {
+  '%': '%',
+  V: 'V',
+  'V~': 'V~',
+  mV: 'mV',
+  Ω: 'Ω',
+  µF: 'µF',
+  mm: 'mm',
+  other: 'other',
+};
+const METERED: Partial<Record<Unit, Metered['fn']>> = {
+  V: 'VOLTS_DC',
+  mV: 'VOLTS_DC',
+  'V~': 'VOLTS_AC',
+  Ω: 'OHMS',
+  µF: 'FARADS',
+};
+const BLANK = { readings: [''], min: '', max: '', u: '', unit: 'V' as Unit };
 
 export function LimitPage() {
-  const [said, say, set] = useTyped(BLANK);
-  const readings = said.readings
-    .split(/[;\s]+/)
-    .filter(Boolean)
-    .map((one) => quantity(one));
-  const [min, max] = [quantity(said.min), quantity(said.max)];
-  const whole = readings.length > 0 && readings.every((one) => one !== undefined);
+  const [said, say, set] = useTyped('limit', BLANK);
+  const base = said.unit === 'V~' ? 'V' : said.unit === 'other' ? '' : said.unit;
+  const readings = said.readings.map((one) => quantity(one, base)).filter((one) => one !== undefined);
+  const [min, max] = [quantity(said.min, base), quantity(said.max, base)];
   const asked =
-    whole && (min !== undefined || max !== undefined)
-      ? {
-          readings: readings as number[],
-          limit: { min, max },
-          uncertainty: quantity(said.u),
-          unit: said.unit,
-        }
+    readings.length > 0 && (min !== undefined || max !== undefined)
+      ? { readings, limit: { min, max }, uncertainty: quantity(said.u, base), unit: base }
       : undefined;
   const query = useGauge('limit', asked, () =>
     answer(api.POST('/api/gauges/limit', { body: asked as Schemas['LimitAsked'] })),
   );
+  const metered = METERED[said.unit];
+  // There is always one empty field more.
+  const type = (at: number) => (typed: string) =>
+    say((now) => {
+      const typedIn = now.readings.map((one, n) => (n === at ? typed : one));
+      return {
+        ...now,
+        readings: [
+          ...typedIn.filter((one, n) => one !== '' || n === at),
+          ...(typed && at === typedIn.length - 1 ? [''] : []),
+        ],
+      };
+    });
   return (
     <Gauge
+      name="limit"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
-      example={() => say({ readings: '79.2 78.8', min: '', max: '80', u: '0.5', unit: '%' })}
+      example={() => say({ ...BLANK, readings: ['41', '44', '43', ''], max: '50', u: '2', unit: 'mV' })}
+      clear={() => say(BLANK)}
       fields={
         <>
-          <Box fontWeight={700}>Readings, a blank between</Box>
-          <input
-            aria-label="Readings"
-            value={said.readings}
-            onChange={(event) => set('readings')(event.target.value)}
-            style={{
-              width: '100%',
-              minHeight: 38,
-              padding: '0 8px',
-              border: '1px solid #8B8771',
-              borderRadius: 3,
-              background: 'white',
-              fontFamily: 'IBM Plex Mono',
-            }}
+          <OneOf label="Unit" words={UNITS} picked={said.unit} pick={(one) => one && set('unit')(one)} />
+          {said.readings.map((one, at) => (
+            <Measure
+              key={at}
+              label={`reading ${at + 1}`}
+              unit={base}
+              value={one}
+              set={type(at)}
+              metered={metered && { fn: metered, at: `limit/${at}` }}
+              problem={problemOf(query, `readings[${at}]`)}
+            />
+          ))}
+          <Measure
+            label="good from"
+            unit={base}
+            value={said.min}
+            set={set('min')}
+            problem={problemOf(query, 'min')}
           />
-          <Measure label="good from" value={said.min} set={set('min')} problem={problemOf(query, 'min')} />
-          <Measure label="good up to" value={said.max} set={set('max')} problem={problemOf(query, 'max')} />
+          <Measure
+            label="good up to"
+            unit={base}
+            value={said.max}
+            set={set('max')}
+            problem={problemOf(query, 'max')}
+          />
           <Measure
             label="uncertainty ±"
+            unit={base}
             value={said.u}
             set={set('u')}
             problem={problemOf(query, 'uncertainty')}
@@ -73,12 +111,16 @@ export function LimitPage() {
             readings={asked?.readings ?? []}
             min={min}
             max={max}
-            u={quantity(said.u) ?? 0}
+            u={asked?.uncertainty ?? 0}
+            unit={base}
           />
           <Box display="flex" gap="30px" mt="10px" alignItems="flex-start">
             <VerdictOf verdict={found.verdict} />
-            <Figure name="mean" value={short(found.mean, 5)} />
-            <Figure name="spread" value={short(found.spread)} />
+            <Figure name="mean" value={`${short(found.mean, 5)} ${base}`} />
+            <Figure name="spread" value={`${short(found.spread)} ${base}`} />
+            {found.deviation !== undefined && (
+              <Figure name="standard deviation" value={`${short(found.deviation)} ${base}`} />
+            )}
           </Box>
           <Reasons reasons={found.reasons} />
         </>

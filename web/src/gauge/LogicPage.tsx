@@ -1,11 +1,16 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { ChipDrawing, LEFT, RIGHT } from '../drawing/ChipDrawing';
+import { ChipDrawing, sides } from '../drawing/ChipDrawing';
+import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
+import { ChipForm } from './ChipForm';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
+import { Measure } from './Measure';
+import { MeterInput } from './meter';
 import { quantity } from './quantity';
+import { useTyped } from './useTyped';
 
 type Level = NonNullable<Schemas['PinRead']['state']>;
 type Rule = Schemas['LogicAsked']['rule'];
@@ -23,101 +28,140 @@ function read(typed: string): Schemas['PinRead'] | undefined {
   return volts === undefined ? undefined : { volts };
 }
 
+const BLANK = { chip: '', rule: 'BENCH' as Rule, sure: '', pins: {} as Record<number, string> };
+/** A made-up chip of a sick unit: the second of its four gates is stuck low. */
+const SICK = {
+  ...BLANK,
+  chip: '74LS32',
+  pins: {
+    14: '5.03',
+    7: '0.0',
+    1: '3.41',
+    2: '0.18',
+    3: '3.52',
+    4: '3.38',
+    5: '0.21',
+    6: '0.31',
+    9: '0.19',
+    10: 'n',
+    8: '0.24',
+  } as Record<number, string>,
+};
+
 export function LogicPage() {
-  const [chip, setChip] = useState('7406');
-  const [rule, setRule] = useState<Rule>('BENCH');
-  const [pins, setPins] = useState<Record<number, string>>({});
+  const [said, say, set] = useTyped('logic', BLANK);
+  const [adding, setAdding] = useState(false);
+  const { chip, rule, pins } = said;
   const known = Object.fromEntries(
     Object.entries(pins).flatMap(([pin, typed]) => {
-      const said = read(typed);
-      return said ? [[pin, said]] : [];
+      const one = read(typed);
+      return one ? [[pin, one]] : [];
     }),
   );
-  const asked = chip.trim().length > 3 ? { chip, rule, pins: known } : undefined;
+  const asked =
+    chip.trim().length > 3
+      ? { chip, rule, pins: known, uncertaintyVolts: quantity(said.sure, 'V') }
+      : undefined;
   const query = useGauge('logic', asked, () =>
     answer(api.POST('/api/gauges/logic', { body: asked as Schemas['LogicAsked'] })),
   );
-  const found = query.data;
+  const on = query.data?.chip;
+  const [left, right] = sides(on?.pins ?? 14);
   const field = (pin: number) => (
-    <chakra.input
+    <MeterInput
       key={pin}
-      aria-label={`Pin ${pin}`}
+      label={`Pin ${pin}`}
+      metered={{ fn: 'VOLTS_DC', at: `logic/${pin}` }}
       value={pins[pin] ?? ''}
-      placeholder={pin === 7 ? 'gnd' : pin === 14 ? 'supply' : 'V, h, l, n'}
-      w="86px"
+      placeholder={pin === (on?.ground ?? 7) ? 'gnd' : pin === (on?.supply ?? 14) ? 'supply' : 'V h l n'}
+      w="92px"
       minH="34px"
-      px="6px"
-      fontFamily="mono"
-      bg="white"
-      border="1px solid"
-      borderColor="#8B8771"
-      borderRadius="sm"
-      onChange={(event) => setPins((now) => ({ ...now, [pin]: event.target.value }))}
+      set={(typed) => say((now) => ({ ...now, pins: { ...now.pins, [pin]: typed } }))}
     />
   );
   return (
     <Gauge
+      name="logic"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
-      example={() => {
-        setChip('74LS00');
-        setRule('DATASHEET');
-        setPins({
-          14: '5.0',
-          7: '0.0',
-          1: '0.2',
-          2: '3.4',
-          3: '3.3',
-          4: '3.5',
-          5: '3.6',
-          6: '3.4',
-          9: '3.5',
-          10: 'n',
-          8: '1.4',
-        });
-      }}
+      example={() => say(SICK)}
+      clear={() => say(BLANK)}
+      toRead={() => say({ ...SICK, pins: {} })}
       fields={
         <>
           <Text
             label="Chip"
             value={chip}
+            placeholder="74LS32"
             problem={problemOf(query, 'chip')}
-            onChange={(event) => setChip(event.target.value)}
+            onChange={(event) => set('chip')(event.target.value)}
           />
-          <Box my="6px">
-            <OneOf label="Levels by" words={RULES} picked={rule} pick={(one) => one && setRule(one)} />
+          <Box my="6px" display="flex" gap="8px" alignItems="center" flexWrap="wrap">
+            <OneOf label="Levels by" words={RULES} picked={rule} pick={(one) => one && set('rule')(one)} />
+            <Act look="quiet" minH="30px" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+              another chip
+            </Act>
           </Box>
+          {adding && (
+            <ChipForm
+              done={(number) => {
+                setAdding(false);
+                set('chip')(`74${number}`);
+              }}
+            />
+          )}
+          <Measure
+            label="meter known to ±"
+            unit="V"
+            value={said.sure}
+            set={set('sure')}
+            problem={problemOf(query, 'uncertaintyVolts')}
+          />
           <Box color="muted" fontSize="14px">
             Type the volts of each pin, or h, l, n for high, low, noisy. What is not read stays open.
           </Box>
+          {/* Down the left side and up the right one, as the pins are counted: so goes Enter. */}
           <Box
             display="grid"
-            gridTemplateColumns="20px 86px 1fr 86px 20px"
+            gridAutoFlow="column"
+            gridTemplateRows={`repeat(${left.length}, auto)`}
+            gridTemplateColumns="20px 92px 1fr 92px 20px"
             gap="4px"
             mt="6px"
             alignItems="center"
           >
-            {LEFT.map((pin, row) => [
-              <span key={`l${pin}`}>{pin}</span>,
-              field(pin),
-              <span key={`m${pin}`} />,
-              field(RIGHT[row] as number),
-              <span key={`r${pin}`}>{RIGHT[row]}</span>,
-            ])}
+            {left.map((pin) => (
+              <span key={pin}>{pin}</span>
+            ))}
+            {left.map(field)}
+            {left.map((pin) => (
+              <span key={`between ${pin}`} />
+            ))}
+            {upwards(right).map((pin) => (
+              <Box key={pin} gridColumn={4} gridRow={right.indexOf(pin) + 1}>
+                {field(pin)}
+              </Box>
+            ))}
+            {right.map((pin, row) => (
+              <Box as="span" key={pin} gridColumn={5} gridRow={row + 1}>
+                {pin}
+              </Box>
+            ))}
           </Box>
         </>
       }
     >
       {(now) => (
         <Box display="grid" gridTemplateColumns="330px 1fr" gap="24px">
-          <ChipDrawing found={found ?? now} />
+          <ChipDrawing found={now} />
           <Box>
             <Box fontSize="20px" mb="6px">
               <VerdictOf
                 verdict={now.verdict === 'SUSPECT' ? 'BAD' : now.verdict}
                 words={{ GOOD: 'good', SUSPECT: 'suspect', CAN_NOT_SAY: 'cannot say' }[now.verdict]}
               />{' '}
-              74 … {now.chip.number}, {now.chip.function.toLowerCase()}
+              {chip.toUpperCase()}: {now.chip.gates.length} × {now.chip.function.toLowerCase()}
               {now.chip.openCollector && ', open collector'}
             </Box>
             <Reasons reasons={now.reasons} />
@@ -135,4 +179,8 @@ export function LogicPage() {
       )}
     </Gauge>
   );
+}
+
+function upwards(pins: number[]): number[] {
+  return [...pins].reverse();
 }

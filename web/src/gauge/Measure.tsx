@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useId } from 'react';
+import { type Metered, MeterInput } from './meter';
 import { quantity, short } from './quantity';
 
 /** One measured value: what was typed stays as it was typed; another unit is said in ours beside it. */
@@ -9,12 +10,15 @@ export function Measure({
   value,
   set,
   problem,
+  metered,
 }: {
   label: string;
   unit?: string;
   value: string;
   set: (typed: string) => void;
   problem?: string;
+  /** what a bench meter would be asked for it */
+  metered?: Metered;
 }) {
   const id = useId();
   const read = quantity(value, unit);
@@ -23,23 +27,18 @@ export function Measure({
     <Box borderTop="1px solid" borderColor="line" py="5px">
       <Box display="grid" gridTemplateColumns="1fr 110px 34px" gap="6px" alignItems="center">
         <chakra.label htmlFor={id}>{label}</chakra.label>
-        <chakra.input
+        <MeterInput
           id={id}
+          metered={metered}
           value={value}
+          set={set}
           inputMode="decimal"
-          autoComplete="off"
           aria-invalid={problem ? true : undefined}
-          fontFamily="mono"
           fontWeight={600}
           fontSize="18px"
           textAlign="right"
-          bg="white"
-          px="6px"
           minH="36px"
-          border="1px solid"
-          borderColor="#8B8771"
-          borderRadius="sm"
-          onChange={(event) => set(event.target.value)}
+          minW={0}
         />
         <chakra.span color="muted">{unit}</chakra.span>
       </Box>

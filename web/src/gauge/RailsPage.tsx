@@ -1,12 +1,13 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { RailsTree } from '../drawing/RailsTree';
 import { Act } from '../parts/Buttons';
 import { bareField } from '../parts/Fields';
-import { Gauge, Reasons, useGauge, VerdictOf } from './Frame';
+import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
+import { MeterInput } from './meter';
 import { quantity } from './quantity';
+import { useTyped } from './useTyped';
 
 type Kind = Schemas['Rail']['kind'];
 type Line = { name: string; from: string; kind: Kind; nominal: string; measured: string };
@@ -17,23 +18,27 @@ const KINDS: Record<Kind, string> = {
   REGULATED: 'regulated',
 };
 
-/** A made-up supply of a sick unit: the nine-volt winding is dying. */
-const EXAMPLE: Line[] = [
-  { name: '16 V~', from: '', kind: 'SECONDARY_AC', nominal: '16', measured: '16.9' },
-  { name: '22 V raw', from: '16 V~', kind: 'UNREGULATED', nominal: '21', measured: '22.1' },
-  { name: '12 V', from: '22 V raw', kind: 'REGULATED', nominal: '12', measured: '12.05' },
-  { name: '9 V~', from: '', kind: 'SECONDARY_AC', nominal: '9', measured: '3.1' },
-  { name: '11 V raw', from: '9 V~', kind: 'UNREGULATED', nominal: '11', measured: '2.9' },
-  { name: '5 V', from: '11 V raw', kind: 'REGULATED', nominal: '5', measured: '1.4' },
+/** A made-up supply of a sick unit: a diode of the larger bridge is open. */
+const SUPPLY: Line[] = [
+  { name: '18 V~', from: '', kind: 'SECONDARY_AC', nominal: '18', measured: '18.9' },
+  { name: '25 V raw', from: '18 V~', kind: 'UNREGULATED', nominal: '25', measured: '14.6' },
+  { name: '15 V', from: '25 V raw', kind: 'REGULATED', nominal: '15', measured: '11.8' },
+  { name: '8 V~', from: '', kind: 'SECONDARY_AC', nominal: '8', measured: '8.35' },
+  { name: '10 V raw', from: '8 V~', kind: 'UNREGULATED', nominal: '10', measured: '10.3' },
+  { name: '5 V', from: '10 V raw', kind: 'REGULATED', nominal: '5', measured: '5.03' },
 ];
-const FIRST: Line[] = [{ name: '12 V', from: '', kind: 'REGULATED', nominal: '12', measured: '' }];
+const BLANK = {
+  nominal: '230',
+  mains: '230',
+  sure: '',
+  lines: [{ name: '12 V', from: '', kind: 'REGULATED', nominal: '12', measured: '' }] as Line[],
+};
 
 export function RailsPage() {
-  const [nominal, setNominal] = useState('230');
-  const [mains, setMains] = useState('230');
-  const [lines, setLines] = useState(FIRST);
+  const [said, say, put] = useTyped('rails', BLANK);
+  const { nominal, mains, lines } = said;
   const set = (at: number, part: Partial<Line>) =>
-    setLines((now) => now.map((line, n) => (n === at ? { ...line, ...part } : line)));
+    say((now) => ({ ...now, lines: now.lines.map((line, n) => (n === at ? { ...line, ...part } : line)) }));
   const rails = lines.flatMap((line) => {
     const volts = quantity(line.nominal, 'V');
     return line.name.trim() && volts !== undefined
@@ -51,36 +56,65 @@ export function RailsPage() {
   const [of, measured] = [quantity(nominal, 'V'), quantity(mains, 'V')];
   const asked =
     of !== undefined && measured !== undefined && rails.length > 0
-      ? { mains: { nominal: of, measured }, rails }
+      ? { mains: { nominal: of, measured }, rails, uncertaintyPercent: quantity(said.sure) }
       : undefined;
   const query = useGauge('rails', asked, () =>
     answer(api.POST('/api/gauges/rails', { body: asked as Schemas['RailsAsked'] })),
   );
   return (
     <Gauge
+      name="rails"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
-      example={() => {
-        setMains('236');
-        setLines(EXAMPLE);
-      }}
+      example={() => say({ ...BLANK, mains: '233', lines: SUPPLY })}
+      clear={() => say(BLANK)}
+      toRead={() => say({ ...BLANK, mains: '', lines: SUPPLY.map((line) => ({ ...line, measured: '' })) })}
       fields={
         <>
-          <Measure label="mains, as marked" unit="V" value={nominal} set={setNominal} />
-          <Measure label="mains, measured" unit="V" value={mains} set={setMains} />
+          <Measure label="mains, as marked" unit="V" value={nominal} set={put('nominal')} />
+          <Measure
+            label="mains, measured"
+            unit="V"
+            value={mains}
+            set={put('mains')}
+            metered={{ fn: 'VOLTS_AC', at: 'rails/mains' }}
+            problem={problemOf(query, 'measured')}
+          />
+          <Measure
+            label="meter known to ± %"
+            value={said.sure}
+            set={put('sure')}
+            problem={problemOf(query, 'uncertaintyPercent')}
+          />
+          <Box
+            aria-hidden="true"
+            display="grid"
+            gridTemplateColumns="70px 82px 96px 42px 1fr"
+            gap="4px"
+            color="muted"
+            fontSize="13px"
+            mt="6px"
+          >
+            <span>rail</span>
+            <span>made from</span>
+            <span>kind</span>
+            <span>should</span>
+            <span>reads</span>
+          </Box>
           {lines.map((line, at) => (
             <RailFields
               key={at}
               line={line}
               others={lines.map((one) => one.name).filter((name) => name && name !== line.name)}
               set={(part) => set(at, part)}
-              remove={() => setLines(lines.filter((_, n) => n !== at))}
+              remove={() => put('lines')(lines.filter((_, n) => n !== at))}
             />
           ))}
           <Act
             mt="6px"
             onClick={() =>
-              setLines([...lines, { name: '', from: '', kind: 'REGULATED', nominal: '', measured: '' }])
+              put('lines')([...lines, { name: '', from: '', kind: 'REGULATED', nominal: '', measured: '' }])
             }
           >
             A rail more
@@ -121,13 +155,13 @@ function RailFields({
   set: (part: Partial<Line>) => void;
   remove: () => void;
 }) {
-  const small = { ...bareField, minH: '32px' };
+  const small = { ...bareField, minH: '34px', minW: 0, px: '4px' };
   return (
     <Box
       role="group"
       aria-label={line.name || 'new rail'}
       display="grid"
-      gridTemplateColumns="84px 96px 60px 64px auto"
+      gridTemplateColumns="70px 82px 96px 42px minmax(0, 1fr) 24px"
       gap="4px"
       borderTop="1px solid"
       borderColor="line"
@@ -140,6 +174,17 @@ function RailFields({
         value={line.name}
         onChange={(e) => set({ name: e.target.value })}
       />
+      <chakra.select
+        {...small}
+        aria-label={`${line.name} comes from`}
+        value={line.from}
+        onChange={(e) => set({ from: e.target.value })}
+      >
+        <option value="">mains</option>
+        {others.map((name) => (
+          <option key={name}>{name}</option>
+        ))}
+      </chakra.select>
       <chakra.select
         {...small}
         aria-label={`Kind of ${line.name}`}
@@ -159,32 +204,18 @@ function RailFields({
         value={line.nominal}
         onChange={(e) => set({ nominal: e.target.value })}
       />
-      <chakra.input
+      <MeterInput
         {...small}
-        aria-label={`${line.name} measured`}
+        label={`${line.name} measured`}
+        metered={{ fn: line.kind === 'SECONDARY_AC' ? 'VOLTS_AC' : 'VOLTS_DC', at: `rails/${line.name}` }}
         placeholder="read"
         fontWeight={700}
         value={line.measured}
-        onChange={(e) => set({ measured: e.target.value })}
+        set={(measured) => set({ measured })}
       />
-      <Act look="quiet" minH="32px" aria-label={`Leave ${line.name} out`} onClick={remove}>
+      <Act look="quiet" minH="32px" px="4px" aria-label={`Leave ${line.name} out`} onClick={remove}>
         ×
       </Act>
-      <Box gridColumn="1 / -1" fontSize="13.5px">
-        from{' '}
-        <chakra.select
-          {...small}
-          minH="28px"
-          aria-label={`${line.name} comes from`}
-          value={line.from}
-          onChange={(e) => set({ from: e.target.value })}
-        >
-          <option value="">the mains</option>
-          {others.map((name) => (
-            <option key={name}>{name}</option>
-          ))}
-        </chakra.select>
-      </Box>
     </Box>
   );
 }

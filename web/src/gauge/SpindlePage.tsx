@@ -1,5 +1,4 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { StrobeDisc } from '../drawing/StrobeDisc';
 import { OneOf } from '../parts/OneOf';
@@ -11,11 +10,20 @@ import { useTyped } from './useTyped';
 type Drift = NonNullable<Schemas['SpindleAsked']['direction']>;
 
 const WAYS: Record<Drift, string> = { FORWARD: 'drift forward', BACKWARD: 'drift backward' };
-const BLANK = { rpm: '', flashes: '100', drift: '', bars: '' };
+const BLANK = {
+  rpm: '',
+  flashes: '100',
+  drift: '',
+  bars: '',
+  limit: '1',
+  sure: '',
+  wide: '120',
+  direction: undefined as Drift | undefined,
+};
 
 export function SpindlePage() {
-  const [said, say, set] = useTyped(BLANK);
-  const [direction, setDirection] = useState<Drift>();
+  const [said, say, set] = useTyped('spindle', BLANK);
+  const { direction } = said;
   const [nominalRpm, flashesPerSecond] = [quantity(said.rpm), quantity(said.flashes)];
   const asked =
     nominalRpm !== undefined && flashesPerSecond !== undefined
@@ -25,6 +33,8 @@ export function SpindlePage() {
           bars: quantity(said.bars),
           driftBarsPerSecond: quantity(said.drift),
           direction,
+          limitPercent: quantity(said.limit),
+          uncertaintyPercent: quantity(said.sure),
         }
       : undefined;
   const query = useGauge('spindle', asked, () =>
@@ -32,12 +42,12 @@ export function SpindlePage() {
   );
   return (
     <Gauge
+      name="spindle"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
-      example={() => {
-        say({ rpm: '300', flashes: '100', drift: '0.4', bars: '' });
-        setDirection('FORWARD');
-      }}
+      example={() => say({ ...BLANK, rpm: '45', flashes: '120', drift: '0.9', direction: 'BACKWARD' })}
+      clear={() => say(BLANK)}
       fields={
         <>
           <Measure
@@ -67,12 +77,24 @@ export function SpindlePage() {
             set={set('drift')}
             problem={problemOf(query, 'driftBarsPerSecond')}
           />
-          <OneOf label="Which way they drift" words={WAYS} picked={direction} pick={setDirection} />
+          <OneOf label="Which way they drift" words={WAYS} picked={direction} pick={set('direction')} />
           {problemOf(query, 'direction') && (
             <Box color="hazard" role="alert">
               {problemOf(query, 'direction')}
             </Box>
           )}
+          <Measure
+            label="good within ± %"
+            value={said.limit}
+            set={set('limit')}
+            problem={problemOf(query, 'limitPercent')}
+          />
+          <Measure
+            label="known to ± %"
+            value={said.sure}
+            set={set('sure')}
+            problem={problemOf(query, 'uncertaintyPercent')}
+          />
         </>
       }
     >
@@ -88,9 +110,55 @@ export function SpindlePage() {
             />
             <Box fontWeight={700}>{found.turn}</Box>
             <Reasons reasons={found.reasons} />
+            <Box className="noprint" mt="14px" borderTop="1px solid" borderColor="line" pt="6px">
+              <b>The disc on paper, to scale</b>
+              <Measure label="wide" unit="mm" value={said.wide} set={set('wide')} />
+              <Papers
+                asked={asked as Schemas['SpindleAsked']}
+                found={found}
+                wide={quantity(said.wide, 'mm')}
+              />
+            </Box>
           </Box>
         </Box>
       )}
     </Gauge>
+  );
+}
+
+/** A sheet of A4 takes a disc of 190 mm; anything larger comes as a drawing. */
+const WIDEST = { pdf: 190, svg: 280 };
+
+function Papers({
+  asked,
+  found,
+  wide = 100,
+}: {
+  asked: Schemas['SpindleAsked'];
+  found: Schemas['SpindleFound'];
+  wide?: number;
+}) {
+  if (wide < found.leastDiscMm) {
+    return (
+      <Box role="alert" color="hazard" fontSize="14px">
+        {found.bars} bars need a disc of at least {found.leastDiscMm} mm
+        {found.leastDiscMm > WIDEST.svg && ', more than a sheet has: take fewer flashes'}.
+      </Box>
+    );
+  }
+  const query = `rpm=${asked.nominalRpm}&flashes=${asked.flashesPerSecond}&diameterMm=${wide}`;
+  return (
+    <Box display="flex" gap="14px">
+      {(['pdf', 'svg'] as const)
+        .filter((kind) => wide <= WIDEST[kind])
+        .map((kind) => (
+          <a key={kind} href={`/api/gauges/spindle/disc.${kind}?${query}`} target="_blank" rel="noopener">
+            <Box as="span" display="inline-block" py="8px" color="chalk" textDecoration="underline">
+              {kind.toUpperCase()}
+            </Box>
+          </a>
+        ))}
+      {wide > WIDEST.svg && <Box color="hazard">At most {WIDEST.svg} mm.</Box>}
+    </Box>
   );
 }

@@ -1,9 +1,9 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { MeasuredScrew } from '../drawing/MeasuredScrew';
 import { OneOf } from '../parts/OneOf';
 import { Figure, Gauge, problemOf, Reasons, useGauge } from './Frame';
+import { useJobInHand } from './KeepBar';
 import { Measure } from './Measure';
 import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
@@ -15,12 +15,20 @@ const HEADS = {
   HEXALOBULAR: 'hexalobular',
   HEXALOBULAR_SECURITY: 'hexalobular, pin',
 } as Record<Head, string>;
-const BLANK = { diameter: '', count: '', over: '', length: '', across: '' };
+const BLANK = {
+  diameter: '',
+  count: '',
+  over: '',
+  length: '',
+  across: '',
+  head: undefined as Head | undefined,
+};
 
 export function ThreadPage() {
-  const [said, say, set] = useTyped(BLANK);
-  const [head, setHead] = useState<Head>();
-  const mm = (field: keyof typeof BLANK) => quantity(said[field], 'mm');
+  const [said, say, set] = useTyped('thread', BLANK);
+  const job = useJobInHand();
+  const { head } = said;
+  const mm = (field: Exclude<keyof typeof BLANK, 'head'>) => quantity(said[field], 'mm');
   const [diameterMm, count, overMm] = [mm('diameter'), quantity(said.count), mm('over')];
   const asked =
     diameterMm !== undefined
@@ -35,14 +43,22 @@ export function ThreadPage() {
               : undefined,
         }
       : undefined;
-  const query = useGauge('thread', asked, () =>
-    answer(api.POST('/api/gauges/thread', { body: asked as Schemas['ThreadAsked'] })),
+  const query = useGauge('thread', asked && { ...asked, job }, () =>
+    answer(
+      api.POST('/api/gauges/thread', {
+        params: { query: { job } },
+        body: asked as Schemas['ThreadAsked'],
+      }),
+    ),
   );
   return (
     <Gauge
+      name="thread"
+      asked={asked}
+      typed={said}
       query={query}
-      ready={asked !== undefined}
-      example={() => say({ diameter: '2.85', count: '8', over: '8.8', length: '12', across: '' })}
+      example={() => say({ ...BLANK, diameter: '2.85', count: '8', over: '8.8', length: '12' })}
+      clear={() => say(BLANK)}
       fields={
         <>
           <Measure
@@ -66,7 +82,7 @@ export function ThreadPage() {
             problem={problemOf(query, 'overMm')}
           />
           <Measure label="long" unit="mm" value={said.length} set={set('length')} />
-          <OneOf label="Head" words={HEADS} picked={head} pick={setHead} />
+          <OneOf label="Head" words={HEADS} picked={head} pick={set('head')} />
           {head && head !== 'CROSS' && (
             <Measure
               label="across the points"
@@ -79,36 +95,55 @@ export function ThreadPage() {
         </>
       }
     >
-      {(found) => (
-        <Box display="grid" gridTemplateColumns="1fr 240px" gap="20px">
-          <MeasuredScrew
-            diameter={asked?.diameterMm ?? 2}
-            pitch={found.pitchMm ?? found.designations[0]?.pitchMm ?? 0.5}
-            length={asked?.lengthMm ?? 10}
-            coarse={found.form === 'TAPPING'}
-          />
-          <Box>
-            {found.goesInto && <Figure name="goes into" value={found.goesInto.toLowerCase()} />}
-            {found.pitchMm !== undefined && <Figure name="pitch" value={`${short(found.pitchMm)} mm`} />}
-            {found.driver && <Figure name="driver" value={found.driver} />}
-            <Reasons reasons={found.reasons} />
-            {found.designations.map((one, n) => (
-              <Box
-                key={one.designation}
-                borderTop="1px solid"
-                borderColor="line"
-                py="3px"
-                fontWeight={n === 0 ? 700 : 400}
-              >
-                {one.designation}{' '}
-                <Box as="span" color="muted" fontSize="13.5px" fontWeight={400}>
-                  {one.how}
+      {({ found, places }) => (
+        <>
+          <Box display="grid" gridTemplateColumns="1fr 240px" gap="20px">
+            <MeasuredScrew
+              diameter={asked?.diameterMm ?? 2}
+              pitch={found.pitchMm ?? found.designations[0]?.pitchMm ?? 0.5}
+              length={asked?.lengthMm ?? 10}
+              coarse={found.form === 'TAPPING'}
+            />
+            <Box>
+              {found.goesInto && <Figure name="goes into" value={found.goesInto.toLowerCase()} />}
+              {found.pitchMm !== undefined && <Figure name="pitch" value={`${short(found.pitchMm)} mm`} />}
+              {found.driver && <Figure name="driver" value={found.driver} />}
+              <Reasons reasons={found.reasons} />
+              {found.designations.map((one, n) => (
+                <Box
+                  key={one.designation}
+                  borderTop="1px solid"
+                  borderColor="line"
+                  py="3px"
+                  fontWeight={n === 0 ? 700 : 400}
+                >
+                  {one.designation}{' '}
+                  <Box as="span" color="muted" fontSize="13.5px" fontWeight={400}>
+                    {one.how}
+                  </Box>
                 </Box>
-              </Box>
-            ))}
+              ))}
+            </Box>
           </Box>
-        </Box>
+          {places && <Places places={places} />}
+        </>
       )}
     </Gauge>
+  );
+}
+
+/** Which open place of the unit in hand it came out of. */
+function Places({ places }: { places: NonNullable<Schemas['ThreadAnswer']['places']> }) {
+  return (
+    <Box mt="12px" role="group" aria-label="Open places">
+      <b>{places.words}</b>
+      {places.fits.map((fit) => (
+        <Box key={fit.group.id} borderTop="1px solid" borderColor="line" py="3px">
+          <b>{fit.group.label}</b>, {fit.open} open: {fit.group.diameterMm} × {fit.group.lengthMm} mm.{' '}
+          {fit.agrees.length > 0 && `Agrees: ${fit.agrees.join(', ')}. `}
+          {fit.differs.length > 0 && `Differs: ${fit.differs.join(', ')}.`}
+        </Box>
+      ))}
+    </Box>
   );
 }

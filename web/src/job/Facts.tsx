@@ -11,6 +11,7 @@ import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
 import type { Doing } from './JobPage';
+import { Measured } from './Measured';
 import { Papers } from './Papers';
 import { useJobWrite } from './useJobWrite';
 import { VerdictMark } from './VerdictMark';
@@ -48,6 +49,7 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
           <CheckLine key={row.id} row={row} change={change} />
         ))}
       </Part>
+      <Measured job={sheet.job.id} here={change !== undefined} />
       {sheet.outcomes.length > 0 && (
         <Part title="How it ended">
           {sheet.outcomes.map(({ id, given, by }, n) => (

@@ -66,6 +66,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
     { key: 'O', label: 'Say how it ended', act: () => setDoing({ what: 'outcome' }), off: gone },
     { key: 'W', label: 'Let it wait', act: () => setDoing({ what: 'hold' }), off: gone },
     { key: 'H', label: 'Hand over', act: leave, off: gone },
+    { key: 'M', label: 'Measure', act: () => navigate(`/gauges?job=${job.id}`), off: gone },
   ]);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
@@ -118,9 +119,13 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
             <Act keyName="W" onClick={() => setDoing({ what: 'hold' })}>
               Let it wait
             </Act>
+            <Act keyName="M" onClick={() => navigate(`/gauges?job=${job.id}`)}>
+              Measure
+            </Act>
             <Act
               look={sheet.inTheWay.length === 0 ? 'main' : 'plain'}
               keyName="H"
+              gridColumn="1 / -1"
               disabled={handOver.isPending}
               onClick={leave}
             >

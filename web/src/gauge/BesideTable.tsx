@@ -1,0 +1,65 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Schemas } from '../api/client';
+
+/** A unit by stage of the work beside a good one: what differs is lit, and says so. */
+export function BesideTable({ table }: { table: Schemas['BesideTable'] }) {
+  return (
+    <Box overflowX="auto">
+      <chakra.table
+        w="100%"
+        fontSize="14.5px"
+        borderCollapse="collapse"
+        css={{ '& td, & th': { padding: '2px 8px', textAlign: 'left' } }}
+      >
+        <thead>
+          <tr>
+            <th aria-label="What" />
+            {table.titles.map((title, at) => (
+              <chakra.th
+                key={title}
+                scope="col"
+                fontSize="13.5px"
+                bg={at === table.good ? '#DCE9E3' : undefined}
+              >
+                {title}
+              </chakra.th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row) => (
+            <chakra.tr key={row.what} borderTop="1px solid" borderColor="line">
+              <chakra.th scope="row" fontWeight={400}>
+                {row.what}
+              </chakra.th>
+              {row.cells.map((cell, at) => (
+                <chakra.td
+                  key={at}
+                  fontFamily="mono"
+                  whiteSpace="nowrap"
+                  bg={at === table.good ? '#DCE9E3' : cell.differs ? '#F3E2B8' : undefined}
+                  fontWeight={cell.differs ? 700 : 400}
+                >
+                  {cell.words || '·'}
+                  {cell.differs && ' ≠'}
+                  {cell.limits && at === row.cells.length - 1 && (
+                    <chakra.span color="muted" fontWeight={400} fontSize="13px">
+                      {' '}
+                      ({cell.limits})
+                    </chakra.span>
+                  )}
+                  {cell.verdict === 'BAD' && (
+                    <chakra.span color="hazard" fontFamily="body">
+                      {' '}
+                      bad
+                    </chakra.span>
+                  )}
+                </chakra.td>
+              ))}
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+    </Box>
+  );
+}

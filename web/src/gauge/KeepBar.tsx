@@ -1,0 +1,185 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { createPortal } from 'react-dom';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { useKeys } from '../app/keys';
+import { useJobWrite } from '../job/useJobWrite';
+import { Act, Chip } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+import { Tag } from '../parts/Tag';
+import { BesideTable } from './BesideTable';
+import { useMeter } from './meter';
+
+/** What a gauge was asked, under its name, and what was typed for it. */
+export type Kept = { asked: Partial<Schemas['GaugeAsked']>; typed: object };
+
+export function useJobInHand(): number | undefined {
+  const job = Number(useSearchParams()[0].get('job'));
+  return job > 0 ? job : undefined;
+}
+
+/**
+ * Where a measurement is kept: in the job in hand, or in the one whose tag is scanned.
+ *
+ * `under` is the place beneath the drawing, for what it stands beside.
+ */
+export function KeepBar({ kept, under }: { kept?: Kept; under: HTMLElement | null }) {
+  const job = useJobInHand();
+  return (
+    <Box className="noprint" mt="12px" pt="8px" borderTop="2px solid" borderColor="tape">
+      {job === undefined ? <WhichJob /> : <Keep key={job} job={job} kept={kept} under={under} />}
+    </Box>
+  );
+}
+
+function WhichJob() {
+  const [tag, setTag] = useState('');
+  const [none, setNone] = useState(false);
+  const navigate = useNavigate();
+  const take = async () => {
+    const found = await answer(api.GET('/api/find', { params: { query: { q: tag } } }));
+    const job = found.found[0]?.jobId;
+    setNone(job === undefined);
+    if (job !== undefined) {
+      navigate(`?job=${job}`, { state: null });
+    }
+  };
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        take();
+      }}
+    >
+      <Text
+        label="To keep it in a job, scan or type its tag"
+        value={tag}
+        problem={none ? 'No unit has this tag.' : undefined}
+        onChange={(event) => setTag(event.target.value)}
+      />
+    </form>
+  );
+}
+
+function Keep({ job, kept, under }: { job: number; kept?: Kept; under: HTMLElement | null }) {
+  const meter = useMeter();
+  const sheet = useQuery({
+    queryKey: ['job', job],
+    queryFn: () => answer(api.GET('/api/jobs/{job}', { params: { path: { job } } })),
+  });
+  const measured = useMeasured(job);
+  const [place, setPlace] = useState('');
+  const [stage, setStage] = useState<string>();
+  const [goodUnit, setGood] = useState(false);
+  const [instrument, setInstrument] = useState<string>();
+  const stages = measured.data?.stages ?? [];
+  const body = kept && {
+    asked: kept.asked as Schemas['GaugeAsked'],
+    typed: kept.typed as Record<string, never>,
+    place,
+    stage: stage ?? stages[stages.length - 1] ?? 'before',
+    goodUnit,
+    instrument: instrument ?? meter.instrument,
+  };
+  const write = useJobWrite((said: NonNullable<typeof body>) =>
+    answer(api.POST('/api/jobs/{job}/measurements', { params: { path: { job } }, body: said })),
+  );
+  const save = () => body && write.mutate(body);
+  const off = !body || write.isPending;
+  useKeys([{ key: 'S', label: 'Keep it in the job', act: save, off }]);
+  return (
+    <Box display="grid" gap="6px">
+      <Box display="flex" gap="10px" alignItems="center">
+        <Link to={`/jobs/${job}`}>
+          <Tag text={sheet.data?.job.tag ?? '…'} size={18} />
+        </Link>
+        <Box fontSize="14px">
+          {sheet.data?.job.model} {sheet.data?.job.revision}
+        </Box>
+        <Link to="?" style={{ marginLeft: 'auto' }}>
+          <chakra.span color="chalk" textDecoration="underline" fontSize="14px">
+            no job
+          </chakra.span>
+        </Link>
+      </Box>
+      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px">
+        <Text
+          label="Where on the unit"
+          compact
+          list="places"
+          placeholder="supply board, U7"
+          value={place}
+          onChange={(event) => setPlace(event.target.value)}
+        />
+        <Text
+          label="With"
+          compact
+          placeholder="which instrument"
+          value={instrument ?? meter.instrument}
+          onChange={(event) => setInstrument(event.target.value)}
+        />
+      </Box>
+      <datalist id="places">
+        {[...new Set(measured.data?.compared.map((one) => one.place))].map((one) => (
+          <option key={one} value={one} />
+        ))}
+      </datalist>
+      <Box role="group" aria-label="Stage" display="flex" gap="4px" flexWrap="wrap">
+        {stages.map((one) => (
+          <Chip
+            key={one}
+            on={!goodUnit && body?.stage === one}
+            onClick={() => {
+              setStage(one);
+              setGood(false);
+            }}
+          >
+            {one}
+          </Chip>
+        ))}
+        <Chip on={goodUnit} onClick={() => setGood(!goodUnit)}>
+          on a good unit
+        </Chip>
+      </Box>
+      <Act look="main" keyName="S" disabled={off} onClick={save}>
+        Keep it in {sheet.data?.job.tag ?? 'the job'}
+      </Act>
+      <Trouble error={write.error} />
+      {write.isSuccess && (
+        <Box role="status" color="mat" fontWeight={700}>
+          Kept: it stands in the story of <Link to={`/jobs/${job}`}>{sheet.data?.job.tag}</Link>.
+        </Box>
+      )}
+      {body && under && createPortal(<BesideNow job={job} body={body} />, under)}
+    </Box>
+  );
+}
+
+export function useMeasured(job: number) {
+  return useQuery({
+    queryKey: ['measurements', job],
+    queryFn: () => answer(api.GET('/api/jobs/{job}/measurements', { params: { path: { job } } })),
+  });
+}
+
+/** What is typed now beside what was kept before, as soon as there is something to lay beside. */
+function BesideNow({ job, body }: { job: number; body: Schemas['Measured'] }) {
+  const beside = useQuery({
+    queryKey: ['beside', job, body.asked, body.place],
+    queryFn: () =>
+      answer(api.POST('/api/jobs/{job}/measurements/beside', { params: { path: { job } }, body })),
+    placeholderData: (before) => before,
+    retry: false,
+  });
+  if (!beside.data || beside.data.titles.length < 2) {
+    return null;
+  }
+  return (
+    <Box aria-label="Beside" role="group" mt="14px">
+      <BesideTable table={beside.data} />
+    </Box>
+  );
+}

@@ -1,0 +1,108 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { moment } from '../api/words';
+import { BesideTable } from '../gauge/BesideTable';
+import { useMeasured } from '../gauge/KeepBar';
+import { Act } from '../parts/Buttons';
+import { Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
+import { useJobWrite } from './useJobWrite';
+
+type Row = Schemas['MeasurementRow'];
+
+/** What was measured on this stay: by gauge and place, each stage beside the good unit. */
+export function Measured({ job, here }: { job: number; here: boolean }) {
+  const measured = useMeasured(job);
+  if (!measured.data?.rows.length) {
+    return <Trouble error={measured.error} again={() => measured.refetch()} />;
+  }
+  const { rows, compared } = measured.data;
+  return (
+    <Box mb="12px">
+      <chakra.h2>Measured</chakra.h2>
+      {compared.map(({ gauge, place, table }) => (
+        <Box key={`${gauge} ${place}`} role="group" aria-label={`${gauge} ${place}`} mb="6px">
+          <Box fontWeight={700} fontSize="15px">
+            {gauge.charAt(0) + gauge.slice(1).toLowerCase()}
+            {place && `, ${place}`}
+          </Box>
+          <BesideTable table={table} />
+        </Box>
+      ))}
+      {rows.map((row) => (
+        <One key={row.id} row={row} here={here} />
+      ))}
+    </Box>
+  );
+}
+
+/** One of them: opened again as it was typed, or struck with a reason. */
+function One({ row, here }: { row: Row; here: boolean }) {
+  const [striking, setStriking] = useState(false);
+  const [why, setWhy] = useState('');
+  const strike = useJobWrite(() =>
+    answer(
+      api.POST('/api/measurements/{measurement}/strike', {
+        params: { path: { measurement: row.id } },
+        body: { why },
+      }),
+    ),
+  );
+  const struck = row.struckWhy !== undefined;
+  return (
+    <Box borderTop="1px solid" borderColor="line" py="3px" fontSize="14.5px">
+      <Box display="flex" gap="10px" alignItems="baseline">
+        <Box
+          flex="1"
+          textDecoration={struck ? 'line-through' : undefined}
+          color={struck ? 'muted' : undefined}
+        >
+          {row.goodUnit ? 'On a good unit' : row.stage}: {row.words}{' '}
+          <chakra.span color="muted" fontSize="13.5px">
+            {row.by}, {moment(row.at)}
+            {row.instrument && `, with ${row.instrument}`}
+          </chakra.span>
+        </Box>
+        {!struck && here && (
+          <>
+            <Link to={`/gauges/${row.gauge.toLowerCase()}?job=${row.jobId}`} state={{ typed: row.typed }}>
+              <chakra.span color="chalk" textDecoration="underline">
+                open
+              </chakra.span>
+            </Link>
+            <Act look="quiet" minH="32px" onClick={() => setStriking(!striking)}>
+              strike
+            </Act>
+          </>
+        )}
+      </Box>
+      {struck && <Box color="muted">Struck: {row.struckWhy}</Box>}
+      {striking && !struck && (
+        <chakra.form
+          display="grid"
+          gridTemplateColumns="1fr auto"
+          gap="6px"
+          alignItems="end"
+          onSubmit={(event) => {
+            event.preventDefault();
+            strike.mutate();
+          }}
+        >
+          <Text
+            label="Why is it struck"
+            compact
+            autoFocus
+            value={why}
+            onChange={(e) => setWhy(e.target.value)}
+          />
+          <Act look="main" type="submit" disabled={!why.trim() || strike.isPending}>
+            Strike it
+          </Act>
+        </chakra.form>
+      )}
+      <Trouble error={strike.error} />
+    </Box>
+  );
+}

@@ -11,50 +11,27 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
-import wrenchnotes.server.PackagedShop;
 
 /** Units over the counter, and the odds while they are looked at. */
 class CounterIT {
 
-    @TempDir
-    static Path data;
+    @RegisterExtension
+    static final Visit VISIT = Visit.by("marit");
 
-    private static PackagedShop shop;
-    private static Client reader;
     private Window window;
     private Page page;
-
-    @BeforeAll
-    static void openTheShop() throws Exception {
-        shop = PackagedShop.start(data, "--wrenchnotes.demo=true");
-        reader = new Client(shop.url()).signedIn("marit", "quay");
-    }
-
-    @AfterAll
-    static void closeTheShop() {
-        shop.close();
-    }
+    private static Client reader;
 
     @BeforeEach
     void open() {
-        window = Window.on(shop.url());
+        window = VISIT.window();
         page = window.page();
-        window.signIn("marit", "quay");
-    }
-
-    @AfterEach
-    void close() {
-        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/counter-last.png")));
-        assertThat(window.complaints()).as("errors of scripts").isEmpty();
-        window.close();
+        reader = new Client(VISIT.shop().url()).signedIn("marit", "quay");
     }
 
     @Test
@@ -86,7 +63,7 @@ class CounterIT {
         window.assertAccessible();
         page.keyboard().press("Control+Enter");
         window.says("Not looked at yet", "keys dead, not: restarts when moved", "Lamplight quiz café");
-        try (var printed = Files.list(data.resolve("printed"))) {
+        try (var printed = Files.list(VISIT.data().resolve("printed"))) {
             List<Path> papers = printed.toList();
             assertThat(papers)
                     .extracting(path -> path.getFileName().toString())

@@ -2,65 +2,44 @@ package wrenchnotes.server.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
+import com.microsoft.playwright.options.LoadState;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import wrenchnotes.server.PackagedShop;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The gauges as they are used: live while one types, by keyboard, with an example of our own by one key. */
 class GaugesIT {
 
     /** What each example must come to. */
     private static final Map<String, List<String>> EXAMPLES = Map.of(
-            "Belt", List.of("54.85 mm", "belt 51 × 1.2 square", "fits"),
+            "Belt", List.of("54.85 mm", "belt 50 × 1.2 square", "fits"),
             "Gear", List.of("they mesh", "15 mm apart"),
             "Thread", List.of("plastic", "ST2.9"),
-            "Rails", List.of("See to ", "9 V~ is the first that is wrong, and explains 1 behind it."),
-            "Logic", List.of("suspect", "Pin 6 should be low and is high."),
+            "Rails", List.of("See to ", "25 V raw is the first that is wrong, and explains 1 behind it."),
+            "Logic", List.of("suspect", "Pin 6 should be high and is low."),
             "Chain", List.of("after decoder"),
-            "Spindle", List.of("301.2 rpm", "It runs fast"),
-            "Bleed", List.of("9.53 s", "Unplug first."),
+            "Spindle", List.of("44.663 rpm", "It runs slow"),
+            "Bleed", List.of("6.63 s", "Unplug first."),
             "Capacitor", List.of("it fits", "inlet filter X2"),
-            "Limit", List.of("79 % is within the limit, the uncertainty of 0.5 included"));
+            "Limit", List.of("42.67 mV is within the limit, the uncertainty of 2 included"));
 
-    @TempDir
-    static Path data;
+    @RegisterExtension
+    static final Visit VISIT = Visit.by("wren");
 
-    private static PackagedShop shop;
     private Window window;
     private Page page;
 
-    @BeforeAll
-    static void openTheShop() throws Exception {
-        shop = PackagedShop.start(data, "--wrenchnotes.demo=true");
-    }
-
-    @AfterAll
-    static void closeTheShop() {
-        shop.close();
-    }
-
     @BeforeEach
     void open() {
-        window = Window.on(shop.url());
+        window = VISIT.window();
         page = window.page();
-        window.signIn("wren", "quay");
         window.goTo("Gauges");
-    }
-
-    @AfterEach
-    void close() {
-        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/gauges-last.png")));
-        assertThat(window.complaints()).as("errors of scripts").isEmpty();
-        window.close();
     }
 
     @Test
@@ -79,7 +58,7 @@ class GaugesIT {
         measure("motor pulley", "6");
         measure("driven pulley", "0.24in");
         measure("centre to centre", "18");
-        window.says("taken as 6.096 mm", "way round", "From the drawers", "belt 51 × 1.2 square");
+        window.says("taken as 6.096 mm", "way round", "From the drawers", "belt 50 × 1.2 square");
         measure("driven pulley", "60");
         window.says("path.centresMm is 18.0; with these pulleys it must be above 27.0");
         measure("driven pulley", "six");
@@ -93,16 +72,105 @@ class GaugesIT {
         show("Rails");
         page.keyboard().press("e");
         window.says("See to ");
-        page.getByLabel("9 V~ measured").fill("9.4");
-        page.getByLabel("11 V raw measured").fill("11.2");
-        window.says("5 V is the first that is wrong.");
-        page.getByLabel("5 V measured").fill("5.02");
-        page.getByText("See to ")
-                .waitFor(new com.microsoft.playwright.Locator.WaitForOptions()
-                        .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+        page.getByLabel("25 V raw measured").fill("24.7");
+        window.says("15 V is the first that is wrong.");
+        page.getByLabel("15 V measured").fill("15.03");
+        gone("See to ");
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Rails:"))
                         .getAttribute("aria-label"))
                 .doesNotContain("BAD");
+    }
+
+    /** One hand on the probe, one key a pin: down one side of the chip and up the other. */
+    @Test
+    void aChipIsReadWithTheMeter() {
+        show("Logic");
+        page.keyboard().press("u");
+        page.getByRole(AriaRole.IMG).waitFor();
+        page.getByLabel("Pin 1", exactly()).focus();
+        for (int pin = 1; pin <= 14; pin++) {
+            page.keyboard().press("Enter");
+            page.waitForFunction("pin => document.querySelector(`[aria-label='Pin ${pin}']`).value.endsWith('V')", pin);
+        }
+        window.says("suspect", "Pin 6 should be high and is low.");
+
+        stranger("says nothing");
+        Locator pin6 = page.getByLabel("Pin 6", exactly());
+        pin6.fill("");
+        page.keyboard().press("Enter");
+        window.says("Reading… stop it");
+        page.getByLabel("Pin 10", exactly()).fill("3.4");
+        window.says("9, 10 → 8");
+        assertThat(page.getByText("Reading… stop it").isVisible())
+                .as("it is typed on while the meter thinks")
+                .isTrue();
+        window.says("did not answer within 4 s");
+        stranger("talks too much");
+        pin6.focus();
+        page.keyboard().press("Enter");
+        window.says("sends more than it is asked for");
+        assertThat(pin6.inputValue()).isEmpty();
+        stranger("behaves");
+        pin6.focus();
+        page.keyboard().press("Enter");
+        page.waitForFunction("() => document.querySelector(`[aria-label='Pin 6']`).value.endsWith('V')");
+    }
+
+    private void stranger(String manner) {
+        if (page.getByLabel("The stand-in").count() == 0) {
+            window.click("stand-in");
+        }
+        window.click(manner);
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(manner).setPressed(true))
+                .waitFor();
+    }
+
+    @Test
+    void aReadingIsKeptInAJobAndStandsInItsStory() {
+        int job = (int) page.evaluate("async () => (await (await fetch('/api/rack')).json()).next[0].jobId");
+        page.navigate("/jobs/" + job);
+        window.says("The story so far");
+        page.keyboard().press("m");
+        window.says("Keep it in WN-");
+        show("Rails");
+        page.keyboard().press("e");
+        window.says("See to ");
+        page.getByLabel("Where on the unit").fill("shelf supply");
+        window.click("on a good unit");
+        page.getByLabel("25 V raw measured").fill("24.7");
+        page.getByLabel("15 V measured").fill("15.03");
+        gone("See to ");
+        window.click("Keep it in WN-");
+        window.says("Kept: it stands in the story of");
+        page.getByText("Kept: it").click();
+        window.click("before");
+        page.keyboard().press("e");
+        window.says("14.6 V ≠");
+        page.keyboard().press("s");
+        window.assertAccessible();
+        page.navigate("/jobs/" + job);
+        window.says("Measured before, shelf supply. Rails: 25 V raw is the first that is wrong");
+        Locator table = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("RAILS shelf supply"));
+        assertThat(table.innerText()).contains("good unit", "24.7 V", "14.6 V ≠ (19 to 26.6) bad");
+        window.assertAccessible();
+
+        page.getByText("open", new Page.GetByTextOptions().setExact(true))
+                .last()
+                .click();
+        window.says("See to ");
+        assertThat(page.getByLabel("25 V raw measured").inputValue())
+                .as("as it was typed")
+                .isEqualTo("14.6");
+    }
+
+    private static Page.GetByLabelOptions exactly() {
+        return new Page.GetByLabelOptions().setExact(true);
+    }
+
+    private void gone(String words) {
+        page.getByText(words).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }
 
     /** The keys are those of the gauge that is shown: wait until it is. */
@@ -111,8 +179,8 @@ class GaugesIT {
         page.locator("nav[aria-label=Gauges] a[aria-current=page]")
                 .getByText(gauge)
                 .waitFor();
-        window.says("An example");
-        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        window.says("Example");
+        page.waitForLoadState(LoadState.NETWORKIDLE);
     }
 
     private void measure(String label, String typed) {

@@ -5,16 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Client;
-import wrenchnotes.server.PackagedShop;
 
 /** What goes wrong on a shop floor: the network drops, two hands on one unit, a small screen, an address mistyped. */
 class ShopFloorIT {
@@ -22,41 +17,22 @@ class ShopFloorIT {
     private static final List<String> ROOMS =
             List.of("Rack", "Check-in", "Bench", "Models", "Drawers", "Patterns", "Gauges");
 
-    @TempDir
-    static Path data;
+    @RegisterExtension
+    static final Visit VISIT = Visit.by("wren");
 
-    private static PackagedShop shop;
     private Window window;
     private Page page;
 
-    @BeforeAll
-    static void openTheShop() throws Exception {
-        shop = PackagedShop.start(data, "--wrenchnotes.demo=true");
-    }
-
-    @AfterAll
-    static void closeTheShop() {
-        shop.close();
-    }
-
     @BeforeEach
     void open() {
-        window = Window.on(shop.url());
+        window = VISIT.window();
         page = window.page();
-        window.signIn("wren", "quay");
-    }
-
-    @AfterEach
-    void close() {
-        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/shop-floor-last.png")));
-        assertThat(window.complaints()).as("errors of scripts").isEmpty();
-        window.close();
     }
 
     @Test
     void aKeyPressSurvivesADroppedConnectionAndCountsOnce() {
         String job = openOnTheBench();
-        Client reader = new Client(shop.url()).signedIn("wren", "quay");
+        Client reader = new Client(VISIT.shop().url()).signedIn("wren", "quay");
         int before = stepsIn(reader, job);
         // The answer is lost on the way back: the press was done, and its retry must not do it twice.
         boolean[] lost = {false};
@@ -91,7 +67,7 @@ class ShopFloorIT {
     @Test
     void theSecondHandOnAUnitIsToldAndSeesHowItStandsNow() {
         String job = openOnTheBench();
-        Client other = new Client(shop.url()).signedIn("tobias", "quay");
+        Client other = new Client(VISIT.shop().url()).signedIn("tobias", "quay");
         int before = stepsIn(other, job);
         String next =
                 other.get("/api/jobs/" + job + "/bench").body().get("nextIn").asString();
@@ -162,7 +138,7 @@ class ShopFloorIT {
 
     @Test
     void aWaitThatIsOverRingsWhereverSomebodyIs() {
-        Client reader = new Client(shop.url()).signedIn("wren", "quay");
+        Client reader = new Client(VISIT.shop().url()).signedIn("wren", "quay");
         long job =
                 reader.get("/api/rack").body().get("next").get(0).get("jobId").asLong();
         reader.post(
@@ -216,7 +192,7 @@ class ShopFloorIT {
 
     /** Goes to a unit that lies open with steps left to do; gives its job. */
     private String openOnTheBench() {
-        Client reader = new Client(shop.url()).signedIn("wren", "quay");
+        Client reader = new Client(VISIT.shop().url()).signedIn("wren", "quay");
         for (var row : reader.get("/api/rack").body().get("next").values()) {
             long job = row.get("jobId").asLong();
             var bench = reader.get("/api/jobs/" + job + "/bench").body();

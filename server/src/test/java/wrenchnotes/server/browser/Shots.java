@@ -116,7 +116,7 @@ public final class Shots {
 
         for (String gauge : List.of("belt", "rails", "logic")) {
             page.navigate("/gauges/" + gauge);
-            window.click("An example");
+            window.click("Example");
             page.getByRole(AriaRole.IMG).first().waitFor();
             take("gauge-" + gauge);
         }

@@ -48,7 +48,7 @@ export const system = createSystem(
       body: { bg: 'paper', color: 'ink', fontSize: '16px', lineHeight: 1.4 },
       '*:focus-visible': { outline: '3px solid', outlineColor: 'chalk', outlineOffset: '2px' },
       '[data-bench] *:focus-visible': { outlineColor: 'brassLight' },
-      'header, .noprint': { _print: { display: 'none' } },
+      'header, .noprint': { _print: { display: 'none !important' } },
       h1: { fontSize: '21px', fontWeight: 700 },
       h2: { fontSize: '16px', fontWeight: 700 },
     },

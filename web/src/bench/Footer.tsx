@@ -1,9 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
+import { useKeys } from '../app/keys';
+import { Act } from '../parts/Buttons';
 
 /** How much is off, how far the way is, and the way back to the job sheet. */
 export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
+  const navigate = useNavigate();
+  const measure = () => navigate(`/gauges?job=${bench.jobId}`);
+  useKeys([{ key: 'D', label: 'Measure', act: measure }]);
   const next = bench.steps.find((step) => step.id === bench.nextIn);
   const route = bench.run?.route ?? [];
   const shown = bench.steps.filter((step) => route.length === 0 || step.open || route.includes(step.id));
@@ -49,7 +54,10 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
           ))}
         </Box>
       </Box>
-      <Box ml="auto" textAlign="right">
+      <Act look="bench" ml="auto" minH="44px" keyName="D" onClick={measure}>
+        Measure
+      </Act>
+      <Box textAlign="right">
         <Box fontSize="14px" color="chalkDust">
           {bench.status.words}
         </Box>

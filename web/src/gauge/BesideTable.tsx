@@ -1,8 +1,21 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { Act } from '../parts/Buttons';
+
+/** Longer ones are folded to what is lit, where room is scarce. */
+const SHORT = 8;
 
 /** A unit by stage of the work beside a good one: what differs is lit, and says so. */
-export function BesideTable({ table }: { table: Schemas['BesideTable'] }) {
+export function BesideTable({ table, folded = false }: { table: Schemas['BesideTable']; folded?: boolean }) {
+  const [all, setAll] = useState(false);
+  const lit = table.rows.filter((row) => row.cells.some((cell) => cell.differs || cell.verdict === 'BAD'));
+  const rows =
+    folded && !all && table.rows.length > SHORT
+      ? lit.length > 0
+        ? lit
+        : table.rows.slice(0, 3)
+      : table.rows;
   return (
     <Box overflowX="auto">
       <chakra.table
@@ -27,7 +40,7 @@ export function BesideTable({ table }: { table: Schemas['BesideTable'] }) {
           </tr>
         </thead>
         <tbody>
-          {table.rows.map((row) => (
+          {rows.map((row) => (
             <chakra.tr key={row.what} borderTop="1px solid" borderColor="line">
               <chakra.th scope="row" fontWeight={400}>
                 {row.what}
@@ -60,6 +73,11 @@ export function BesideTable({ table }: { table: Schemas['BesideTable'] }) {
           ))}
         </tbody>
       </chakra.table>
+      {rows.length < table.rows.length && (
+        <Act look="quiet" minH="32px" onClick={() => setAll(true)}>
+          {table.rows.length - rows.length} more, as they should be or open
+        </Act>
+      )}
     </Box>
   );
 }

@@ -66,7 +66,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
     { key: 'O', label: 'Say how it ended', act: () => setDoing({ what: 'outcome' }), off: gone },
     { key: 'W', label: 'Let it wait', act: () => setDoing({ what: 'hold' }), off: gone },
     { key: 'H', label: 'Hand over', act: leave, off: gone },
-    { key: 'M', label: 'Measure', act: () => navigate(`/gauges?job=${job.id}`), off: gone },
+    { key: 'D', label: 'Measure', act: () => navigate(`/gauges?job=${job.id}`), off: gone },
   ]);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
@@ -119,7 +119,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
             <Act keyName="W" onClick={() => setDoing({ what: 'hold' })}>
               Let it wait
             </Act>
-            <Act keyName="M" onClick={() => navigate(`/gauges?job=${job.id}`)}>
+            <Act keyName="D" onClick={() => navigate(`/gauges?job=${job.id}`)}>
               Measure
             </Act>
             <Act

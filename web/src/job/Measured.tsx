@@ -28,7 +28,7 @@ export function Measured({ job, here }: { job: number; here: boolean }) {
             {gauge.charAt(0) + gauge.slice(1).toLowerCase()}
             {place && `, ${place}`}
           </Box>
-          <BesideTable table={table} />
+          <BesideTable table={table} folded />
         </Box>
       ))}
       {rows.map((row) => (

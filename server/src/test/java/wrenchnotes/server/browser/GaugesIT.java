@@ -132,7 +132,7 @@ class GaugesIT {
         int job = (int) page.evaluate("async () => (await (await fetch('/api/rack')).json()).next[0].jobId");
         page.navigate("/jobs/" + job);
         window.says("The story so far");
-        page.keyboard().press("m");
+        page.keyboard().press("d");
         window.says("Keep it in WN-");
         show("Rails");
         page.keyboard().press("e");

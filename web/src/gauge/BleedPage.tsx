@@ -7,7 +7,7 @@ import { Measure } from './Measure';
 import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
-const BLANK = { farads: '', ohms: '', volts: '' };
+const BLANK = { farads: '', ohms: '', volts: '', limit: '60', tolerance: '20' };
 
 export function BleedPage() {
   const [said, say, set] = useTyped('bleed', BLANK);
@@ -18,7 +18,13 @@ export function BleedPage() {
   ];
   const asked =
     microfarads !== undefined && ohms !== undefined && volts !== undefined
-      ? { microfarads, ohms, volts }
+      ? {
+          microfarads,
+          ohms,
+          volts,
+          safeVolts: quantity(said.limit, 'V'),
+          tolerancePercent: quantity(said.tolerance),
+        }
       : undefined;
   const query = useGauge('bleed', asked, () =>
     answer(api.POST('/api/gauges/bleed', { body: asked as Schemas['BleedAsked'] })),
@@ -29,7 +35,7 @@ export function BleedPage() {
       asked={asked}
       typed={said}
       query={query}
-      example={() => say({ farads: '220', ohms: '15k', volts: '320' })}
+      example={() => say({ ...BLANK, farads: '220', ohms: '15k', volts: '320' })}
       clear={() => say(BLANK)}
       fields={
         <>
@@ -57,9 +63,19 @@ export function BleedPage() {
             set={set('ohms')}
             problem={problemOf(query, 'ohms')}
           />
-          <Box color="muted" fontSize="14px" mt="6px">
-            Reckoned with 60 V as the touch limit and a capacitor up to 20 % larger than marked.
-          </Box>
+          <Measure
+            label="touch limit"
+            unit="V"
+            value={said.limit}
+            set={set('limit')}
+            problem={problemOf(query, 'safeVolts')}
+          />
+          <Measure
+            label="larger than marked by up to, %"
+            value={said.tolerance}
+            set={set('tolerance')}
+            problem={problemOf(query, 'tolerancePercent')}
+          />
         </>
       }
     >
@@ -71,7 +87,7 @@ export function BleedPage() {
             ))}
           </Box>
           <Box display="grid" gridTemplateColumns="1fr 200px" gap="20px">
-            <BleedCurve found={found} limit={60} />
+            <BleedCurve found={found} limit={asked?.safeVolts ?? 60} />
             <Box>
               <Figure name="measure after" value={`${short(found.secondsToMeasure)} s`} />
               <Figure name="stored" value={`${short(found.joules)} J`} />

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { keepPreviousData, type UseQueryResult, useQuery } from '@tanstack/react-query';
 import { type ReactNode, useRef, useState } from 'react';
 import { Problem, type Schemas } from '../api/client';
+import { day } from '../api/words';
 import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
@@ -77,6 +78,9 @@ export function Gauge<T>({
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '460px 1fr' }} flex="1">
         <Box {...half} bg="card" p="10px 22px" borderRight="1px solid" borderColor="line">
           {METERED.includes(name) && <MeterStrip />}
+          <chakra.h1 display="none" _print={{ display: 'block' }}>
+            Wrench Notes, {name}, {day(new Date().toISOString())}
+          </chakra.h1>
           <Box data-fields="">{fields}</Box>
           <Box className="noprint" display="flex" gap="6px" mt="10px" flexWrap="wrap">
             {acts.map((one) => (

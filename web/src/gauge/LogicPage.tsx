@@ -28,7 +28,7 @@ function read(typed: string): Schemas['PinRead'] | undefined {
   return volts === undefined ? undefined : { volts };
 }
 
-const BLANK = { chip: '', rule: 'BENCH' as Rule, sure: '', pins: {} as Record<number, string> };
+const BLANK = { chip: '', rule: 'BENCH' as Rule, supply: '5', sure: '', pins: {} as Record<number, string> };
 /** A made-up chip of a sick unit: the second of its four gates is stuck low. */
 const SICK = {
   ...BLANK,
@@ -60,7 +60,13 @@ export function LogicPage() {
   );
   const asked =
     chip.trim().length > 3
-      ? { chip, rule, pins: known, uncertaintyVolts: quantity(said.sure, 'V') }
+      ? {
+          chip,
+          rule,
+          supply: quantity(said.supply, 'V'),
+          pins: known,
+          uncertaintyVolts: quantity(said.sure, 'V'),
+        }
       : undefined;
   const query = useGauge('logic', asked, () =>
     answer(api.POST('/api/gauges/logic', { body: asked as Schemas['LogicAsked'] })),
@@ -111,6 +117,13 @@ export function LogicPage() {
               }}
             />
           )}
+          <Measure
+            label="supply"
+            unit="V"
+            value={said.supply}
+            set={set('supply')}
+            problem={problemOf(query, 'supply')}
+          />
           <Measure
             label="meter known to ±"
             unit="V"

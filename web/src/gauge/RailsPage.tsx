@@ -34,13 +34,19 @@ const BLANK = {
   lines: [{ name: '12 V', from: '', kind: 'REGULATED', nominal: '12', measured: '' }] as Line[],
 };
 
+/** "5" by its kind, "5 ±2" within 2 %. */
+function within(typed: string): [number | undefined, number | undefined] {
+  const [volts = '', percent] = typed.split(/±|\+-/);
+  return [quantity(volts, 'V'), percent === undefined ? undefined : quantity(percent.replace('%', ''))];
+}
+
 export function RailsPage() {
   const [said, say, put] = useTyped('rails', BLANK);
   const { nominal, mains, lines } = said;
   const set = (at: number, part: Partial<Line>) =>
     say((now) => ({ ...now, lines: now.lines.map((line, n) => (n === at ? { ...line, ...part } : line)) }));
   const rails = lines.flatMap((line) => {
-    const volts = quantity(line.nominal, 'V');
+    const [volts, tolerancePercent] = within(line.nominal);
     return line.name.trim() && volts !== undefined
       ? [
           {
@@ -48,6 +54,7 @@ export function RailsPage() {
             from: line.from || undefined,
             kind: line.kind,
             nominal: volts,
+            tolerancePercent,
             measured: quantity(line.measured, 'V'),
           },
         ]
@@ -99,7 +106,7 @@ export function RailsPage() {
             <span>rail</span>
             <span>made from</span>
             <span>kind</span>
-            <span>should</span>
+            <span>be ±%</span>
             <span>reads</span>
           </Box>
           {lines.map((line, at) => (
@@ -199,7 +206,8 @@ function RailFields({
       </chakra.select>
       <chakra.input
         {...small}
-        aria-label={`${line.name} should be`}
+        aria-label={`${line.name} should be, ± percent if not as usual`}
+        title="5, or 5 ±2 for 2 %"
         placeholder="V"
         value={line.nominal}
         onChange={(e) => set({ nominal: e.target.value })}

@@ -78,7 +78,7 @@ public final class ElectricReadings {
                 .filter(gate -> gate.verdict() == Judgement.BAD)
                 .map(LogicGauge.GateRead::why)
                 .findFirst()
-                .orElse(String.join(" ", found.reasons()));
+                .orElse(found.reasons().get(found.reasons().size() - 1));
         Judgement verdict = found.verdict() == LogicGauge.ChipVerdict.SUSPECT
                 ? Judgement.BAD
                 : found.verdict() == LogicGauge.ChipVerdict.GOOD ? Judgement.GOOD : Judgement.CAN_NOT_SAY;

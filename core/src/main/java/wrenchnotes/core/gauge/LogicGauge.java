@@ -103,6 +103,7 @@ public final class LogicGauge {
         LogicFamily family = asked.family().orElseGet(() -> familyOf(asked.chip()));
         double supply = asked.supply().orElse(5.0);
         List<String> reasons = new ArrayList<>();
+        reasons.add(assumed(asked.rule(), family, supply));
         boolean powered = powered(chip, asked.pins(), supply, reasons);
         Map<Integer, PinLevel> levels = new TreeMap<>();
         asked.pins().forEach((pin, read) -> {
@@ -119,6 +120,12 @@ public final class LogicGauge {
                 .toList();
         ChipVerdict verdict = verdict(gates, powered, reasons);
         return new LogicFound(chip, family, Map.copyOf(levels), gates, verdict, List.copyOf(reasons));
+    }
+
+    private static String assumed(LogicRule rule, LogicFamily family, double supply) {
+        return rule == LogicRule.BENCH
+                ? "Levels by the bench rule: high from 2.5 V, low up to 0.5 V."
+                : "Levels as the data sheets of " + family + " have them, at " + LimitGauge.number(supply) + " V.";
     }
 
     private static LogicFamily familyOf(String designation) {

@@ -201,7 +201,7 @@ public class DemoReplay {
 
         private OutcomeGiven outcome() {
             if (turn.visit.luck() % 19 == 7) {
-                return new OutcomeGiven(Outcome.NOT_FIXED, "still does it now and then; turn.told so", turn.at());
+                return new OutcomeGiven(Outcome.NOT_FIXED, "still does it now and then; the owner knows", turn.at());
             }
             boolean remark = turn.visit.luck() % 8 == 3;
             return new OutcomeGiven(

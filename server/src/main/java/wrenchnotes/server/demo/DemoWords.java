@@ -12,7 +12,7 @@ final class DemoWords {
 
     static String complaint(String symptom, int luck) {
         String when = WHEN.get(luck % WHEN.size());
-        return "It " + (symptom.startsWith("no ") || symptom.startsWith("keys") ? "has " : "") + symptom
-                + (when.isEmpty() ? "" : ", " + when);
+        String said = Character.toUpperCase(symptom.charAt(0)) + symptom.substring(1);
+        return when.isEmpty() ? said : said + ", " + when;
     }
 }

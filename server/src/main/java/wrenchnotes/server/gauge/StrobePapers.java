@@ -9,6 +9,8 @@ import com.lowagie.text.pdf.PdfWriter;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
 import java.util.Locale;
 import wrenchnotes.core.gauge.StrobeDisc;
@@ -127,9 +129,19 @@ final class StrobePapers {
     private static List<String> words(DiscPlan plan) {
         return plan.rings().stream()
                 .map(ring -> text(
-                        "%d bars: %.4g rpm under %.4g flashes a second (stand still at %.5g)",
-                        ring.bars(), ring.asked().rpm(), ring.asked().flashes(), ring.standsAtRpm()))
+                        "%d bars: %s rpm under %s flashes a second (stand still at %s)",
+                        ring.bars(),
+                        plain(ring.asked().rpm()),
+                        plain(ring.asked().flashes()),
+                        plain(ring.standsAtRpm())))
                 .toList();
+    }
+
+    private static String plain(double value) {
+        return new BigDecimal(value)
+                .round(new MathContext(5))
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     private static String text(String format, Object... values) {

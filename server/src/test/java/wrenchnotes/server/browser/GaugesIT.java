@@ -53,6 +53,18 @@ class GaugesIT {
     }
 
     @Test
+    void aResultIsCopiedAsItsWords() {
+        page.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
+        show("Limit");
+        page.keyboard().press("e");
+        window.says("42.67 mV is within the limit");
+        page.keyboard().press("c");
+        window.says("Copied");
+        assertThat((String) page.evaluate("() => navigator.clipboard.readText()"))
+                .contains("good", "42.667 mV", "the uncertainty of 2 included");
+    }
+
+    @Test
     void aBeltIsMeasuredInInchesAndTheImpossibleIsNamed() {
         show("Belt");
         measure("motor pulley", "6");

@@ -96,6 +96,12 @@ public final class Client {
         return send(request(path).header("If-Match", "\"" + seen + "\"").PUT(json(body)));
     }
 
+    public Answer send(String method, String path, Map<String, String> headers, Object body) {
+        HttpRequest.Builder request = request(path).method(method, json(body));
+        headers.forEach(request::header);
+        return send(request);
+    }
+
     public Answer delete(String path) {
         return send(request(path).DELETE());
     }

@@ -77,7 +77,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
     }
 
     /** A browser-like client that nobody is signed in on yet. */
-    Client client() {
+    public Client client() {
         return new Client(url());
     }
 }

@@ -219,8 +219,9 @@ public class TeardownFile {
 
     private static String told(Error error) {
         TokenStreamLocation at = JsonNodes.tokenStreamLocationOf(error.getInstanceNode());
-        String line = at == null || at.getLineNr() < 1 ? "" : "line " + at.getLineNr() + ", ";
-        return line + error.getInstanceLocation() + ": " + error.getMessage();
+        String line = at == null || at.getLineNr() < 1 ? "" : "line " + at.getLineNr();
+        String place = error.getInstanceLocation().toString();
+        return line + (line.isEmpty() || place.isEmpty() ? "" : ", ") + place + ": " + error.getMessage();
     }
 
     private static String where(Throwable e) {

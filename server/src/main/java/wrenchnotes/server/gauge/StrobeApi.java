@@ -20,7 +20,7 @@ import wrenchnotes.core.unit.Invalid;
 @RequestMapping("/api/gauges/spindle")
 public class StrobeApi {
 
-    @GetMapping("/disc.svg")
+    @GetMapping(value = "/disc.svg", produces = "image/svg+xml")
     ResponseEntity<String> svg(
             @RequestParam List<Double> rpm,
             @RequestParam List<Double> flashes,

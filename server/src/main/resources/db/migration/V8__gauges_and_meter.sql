@@ -54,3 +54,9 @@ CREATE TABLE meter (
     at   INTEGER NOT NULL,
     by   INTEGER NOT NULL REFERENCES person (id)
 ) STRICT;
+
+-- Questions of a screen that read a whole table until now (QueryPlansTest found them).
+CREATE INDEX hold_not_ended ON hold (until_at) WHERE ended_at IS NULL;
+CREATE INDEX hold_by_kind ON hold (kind);
+CREATE INDEX job_by_owner ON job (owner_id) WHERE owner_id IS NOT NULL;
+CREATE INDEX job_symptom_by_symptom ON job_symptom (symptom_id);

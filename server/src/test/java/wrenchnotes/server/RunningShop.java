@@ -35,7 +35,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
     }
 
     /** With parts that only a test brings along. */
-    static RunningShop with(Class<?>... extra) {
+    public static RunningShop with(Class<?>... extra) {
         Class<?>[] sources = new Class<?>[extra.length + 1];
         sources[0] = WrenchNotes.class;
         System.arraycopy(extra, 0, sources, 1, extra.length);
@@ -43,7 +43,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
     }
 
     /** @param option as on the command line, "wrenchnotes.meter.patience=600ms" */
-    RunningShop set(String option) {
+    public RunningShop set(String option) {
         options.add("--" + option);
         return this;
     }

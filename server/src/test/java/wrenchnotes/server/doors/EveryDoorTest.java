@@ -4,11 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
@@ -48,6 +44,7 @@ class EveryDoorTest {
     private static Client client;
     private static ApiWords words;
     private static JdbcClient jdbc;
+    private static Ways ways;
     private static final Random RANDOM = new Random(SEED);
 
     @BeforeAll
@@ -55,79 +52,7 @@ class EveryDoorTest {
         client = SHOP.client().signedIn("ines", "quay");
         words = new ApiWords(client.get("/api/openapi.json").body());
         jdbc = SHOP.bean(JdbcClient.class);
-    }
-
-    private static List<Long> ids(String table) {
-        return jdbc.sql("SELECT id FROM " + table + " ORDER BY random() LIMIT 12")
-                .query(Long.class)
-                .list();
-    }
-
-    /** Where a path or a query names something, these are there to be named. */
-    private static String value(String name) {
-        Map<String, String> tables = Map.ofEntries(
-                Map.entry("job", "job"),
-                Map.entry("revision", "revision"),
-                Map.entry("from", "revision"),
-                Map.entry("model", "model"),
-                Map.entry("part", "part"),
-                Map.entry("lot", "lot"),
-                Map.entry("word", "symptom"),
-                Map.entry("component", "component"),
-                Map.entry("targets", "component"),
-                Map.entry("check", "check_entry"),
-                Map.entry("finding", "finding"),
-                Map.entry("hold", "hold"),
-                Map.entry("measurement", "measurement"),
-                Map.entry("proposal", "proposal"),
-                Map.entry("unit", "unit"));
-        if (name.equals("job") && RANDOM.nextInt(3) > 0) {
-            List<Long> open = jdbc.sql("SELECT id FROM job WHERE handed_over_at IS NULL")
-                    .query(Long.class)
-                    .list();
-            return open.get(RANDOM.nextInt(open.size())).toString();
-        }
-        if (tables.containsKey(name)) {
-            List<Long> all = ids(tables.get(name));
-            return all.isEmpty() ? "1" : all.get(RANDOM.nextInt(all.size())).toString();
-        }
-        return switch (name) {
-            case "step" ->
-                jdbc.sql("SELECT step FROM step_entry ORDER BY random() LIMIT 1")
-                        .query(String.class)
-                        .single();
-            case "thing" ->
-                jdbc.sql("SELECT thing FROM ledger_entry ORDER BY random() LIMIT 1")
-                        .query(String.class)
-                        .single();
-            case "hash" ->
-                jdbc.sql("SELECT hash FROM photo LIMIT 1").query(String.class).single();
-            case "paper" -> "slip";
-            case "rpm" -> "45";
-            case "flashes" -> "100";
-            case "diameterMm" -> "120";
-            case "startSide" -> "TOP";
-            case "token" -> "nobody";
-            case "marks" -> "DENTS";
-            case "resale" -> "true";
-            case "present", "absent" -> "keys dead";
-            case "find", "q" -> "a";
-            default -> "1";
-        };
-    }
-
-    private static String path(Door door, boolean optional) {
-        String path = door.path();
-        List<String> query = new ArrayList<>();
-        for (ApiWords.Parameter one : door.parameters()) {
-            String value = URLEncoder.encode(value(one.name()), StandardCharsets.UTF_8);
-            if (one.place().equals("path")) {
-                path = path.replace("{" + one.name() + "}", value.replace("+", "%20"));
-            } else if (one.place().equals("query") && (one.required() || optional)) {
-                query.add(one.name() + "=" + value);
-            }
-        }
-        return query.isEmpty() ? path : path + "?" + String.join("&", query);
+        ways = new Ways(jdbc, RANDOM);
     }
 
     @Test
@@ -143,7 +68,7 @@ class EveryDoorTest {
             }
             Schema promise = words.promise(door.answer().get());
             for (int knock = 0; knock < 5; knock++) {
-                String path = path(door, knock % 2 == 1);
+                String path = ways.to(door, knock % 2 == 1);
                 Client.Answer answer = client.get(path);
                 if (answer.status() == 200) {
                     checked++;
@@ -178,7 +103,7 @@ class EveryDoorTest {
                         : knock % 3 == 0
                                 ? bodies.fitting(door.body().get())
                                 : bodies.spoilt(door.body().get());
-                String path = path(door, false);
+                String path = ways.to(door, false);
                 long before = written();
                 Client.Answer answer = client.send(door.method(), path, seen(door, path), body);
                 statuses.merge(answer.status(), 1, Integer::sum);

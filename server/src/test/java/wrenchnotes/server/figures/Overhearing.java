@@ -20,12 +20,12 @@ import org.springframework.context.annotation.Bean;
  * Listens at the database while one request is answered, so that the very same SQL can be run bare. No component: it
  * lies below the application's package, and only who names it as a source wants it.
  */
-class Overhearing {
+public class Overhearing {
 
     /** One statement as it was run: its text, and the calls that set its parameters. */
-    record Statement(String sql, List<Setter> setters) {
+    public record Statement(String sql, List<Setter> setters) {
 
-        record Setter(Method method, Object[] arguments) {}
+        public record Setter(Method method, Object[] arguments) {}
 
         /** Runs it and reads every column of every row; gives the number of rows. */
         int run(Connection connection) throws SQLException {
@@ -56,12 +56,12 @@ class Overhearing {
         }
     }
 
-    static final class Ear implements QueryExecutionListener {
+    public static final class Ear implements QueryExecutionListener {
 
         private final List<Statement> heard = new ArrayList<>();
 
         /** What was run since it was last asked. */
-        synchronized List<Statement> heard() {
+        public synchronized List<Statement> heard() {
             List<Statement> all = List.copyOf(heard);
             heard.clear();
             return all;

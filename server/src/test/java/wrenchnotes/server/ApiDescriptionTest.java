@@ -8,6 +8,8 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
+import io.swagger.v3.oas.models.parameters.HeaderParameter;
 import java.io.IOException;
 import java.lang.reflect.RecordComponent;
 import java.nio.file.Files;
@@ -20,6 +22,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.OperationCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -27,6 +30,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Seen;
 
 /**
  * The API's description is a file that the application serves and the front end's types are made from. This test reads
@@ -78,7 +82,18 @@ class ApiDescriptionTest {
         private static final Map<String, Class<?>> WIRE_RECORDS = recordsByName();
 
         static {
-            SpringDocUtils.getConfig().addRequestWrapperToIgnore(Pen.class);
+            SpringDocUtils.getConfig().addRequestWrapperToIgnore(Pen.class, Seen.class);
+        }
+
+        @Bean
+        OperationCustomizer whatWasSeen() {
+            return (operation, method) -> Arrays.stream(method.getMethodParameters())
+                            .anyMatch(parameter -> parameter.getParameterType() == Seen.class)
+                    ? operation.addParametersItem(new HeaderParameter()
+                            .name("If-Match")
+                            .required(false)
+                            .schema(new StringSchema()))
+                    : operation;
         }
 
         @Bean

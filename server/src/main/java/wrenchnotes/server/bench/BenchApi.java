@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Account;
@@ -117,23 +116,13 @@ public class BenchApi {
 
     @PostMapping("/steps/{step}/in")
     BenchView stepIn(
-            @PathVariable long job,
-            @PathVariable String step,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody InSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+            @PathVariable long job, @PathVariable String step, Seen seen, @Valid @RequestBody InSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.stepIn(by, job, seen, step, said.said()));
     }
 
     @PostMapping("/steps/{step}/out")
     BenchView stepOut(
-            @PathVariable long job,
-            @PathVariable String step,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody OutSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+            @PathVariable long job, @PathVariable String step, Seen seen, @Valid @RequestBody OutSaid said, Pen pen) {
         List<BenchService.Settled> settled =
                 said.settled().stream().map(ThingOut::settled).toList();
         return press.of(job, said, pen, by -> service.stepOut(by, job, seen, step, settled));
@@ -166,29 +155,17 @@ public class BenchApi {
     }
 
     @PostMapping("/came-off")
-    BenchView cameOff(
-            @PathVariable long job,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody CameOffSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView cameOff(@PathVariable long job, Seen seen, @Valid @RequestBody CameOffSaid said, Pen pen) {
         return press.of(job, said, pen, by -> draft.cameOff(by, job, seen, said.off()));
     }
 
     @PostMapping("/back")
-    BenchView stepBack(
-            @PathVariable long job, @RequestHeader(name = "If-Match", required = false) String ifMatch, Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView stepBack(@PathVariable long job, Seen seen, Pen pen) {
         return press.of(job, "back", pen, by -> service.stepBack(by, job, seen));
     }
 
     @PostMapping("/moves")
-    BenchView move(
-            @PathVariable long job,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody MoveSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView move(@PathVariable long job, Seen seen, @Valid @RequestBody MoveSaid said, Pen pen) {
         Move move = new Move(said.thing(), said.from(), said.to(), said.count(), said.reason());
         return press.of(job, said, pen, by -> service.move(by, job, seen, move, said.partId()));
     }
@@ -198,12 +175,7 @@ public class BenchApi {
             @NotNull Long component, @NotNull Long revision) {}
 
     @PostMapping("/fitted")
-    BenchView fit(
-            @PathVariable long job,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody VariantSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView fit(@PathVariable long job, Seen seen, @Valid @RequestBody VariantSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.fit(by, job, seen, said.component(), said.revision()));
     }
 }

@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Fragments;
@@ -30,9 +29,6 @@ import wrenchnotes.server.ground.Snapshot;
 @RestController
 @RequestMapping("/api/jobs/{job}/bench")
 class EndsApi {
-
-    private static final String IF_MATCH = "If-Match";
-
     private final EndsService service;
     private final Benches benches;
     private final DrawerStore drawers;
@@ -58,22 +54,12 @@ class EndsApi {
     public record TemporarySaid(@NotBlank @Size(max = 120) String words) {}
 
     @PostMapping("/temporary")
-    BenchView temporary(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody TemporarySaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView temporary(@PathVariable long job, Seen seen, @Valid @RequestBody TemporarySaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.temporary(by, job, seen, said.words()));
     }
 
     @PostMapping("/temporary/{temporary}/right")
-    BenchView putRight(
-            @PathVariable long job,
-            @PathVariable long temporary,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView putRight(@PathVariable long job, @PathVariable long temporary, Seen seen, Pen pen) {
         return press.of(job, "right " + temporary, pen, by -> service.putRight(by, job, seen, temporary));
     }
 
@@ -85,12 +71,7 @@ class EndsApi {
             @Size(max = 200) String explained) {}
 
     @PostMapping("/fragments")
-    BenchView broken(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody BrokenSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView broken(@PathVariable long job, Seen seen, @Valid @RequestBody BrokenSaid said, Pen pen) {
         Fragments tally = new Fragments(said.what(), said.expected(), said.found(), said.explained());
         return press.of(job, said, pen, by -> service.broken(by, job, seen, tally));
     }
@@ -101,22 +82,16 @@ class EndsApi {
     BenchView found(
             @PathVariable long job,
             @PathVariable long fragment,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
+            Seen seen,
             @Valid @RequestBody FoundSaid said,
             Pen pen) {
-        Seen seen = Seen.of(ifMatch);
         return press.of(job, said, pen, by -> service.found(by, job, seen, fragment, said.found(), said.explained()));
     }
 
     public record LookedSaid(@NotNull Long component) {}
 
     @PostMapping("/looked")
-    BenchView looked(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody LookedSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView looked(@PathVariable long job, Seen seen, @Valid @RequestBody LookedSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.looked(by, job, seen, said.component()));
     }
 

@@ -11,7 +11,6 @@ import java.util.Optional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Rework;
@@ -23,9 +22,6 @@ import wrenchnotes.server.ground.Seen;
 @RestController
 @RequestMapping("/api/jobs/{job}/bench")
 class RunApi {
-
-    private static final String IF_MATCH = "If-Match";
-
     private final RunService service;
     private final Press press;
 
@@ -71,22 +67,12 @@ class RunApi {
     }
 
     @PostMapping("/start")
-    BenchView start(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody StartSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView start(@PathVariable long job, Seen seen, @Valid @RequestBody StartSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.start(by, job, seen, said.start()));
     }
 
     @PostMapping("/turn")
-    BenchView turn(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody AimSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView turn(@PathVariable long job, Seen seen, @Valid @RequestBody AimSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.turn(by, job, seen, said.aim()));
     }
 
@@ -94,12 +80,7 @@ class RunApi {
     public record OffSaid(@NotNull Instant since) {}
 
     @PostMapping("/left-off")
-    BenchView leftOff(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody OffSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView leftOff(@PathVariable long job, Seen seen, @Valid @RequestBody OffSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.leftOff(by, job, seen, said.since()));
     }
 
@@ -107,24 +88,17 @@ class RunApi {
 
     @PostMapping("/steps/{step}/skip")
     BenchView skip(
-            @PathVariable long job,
-            @PathVariable String step,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody WhySaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+            @PathVariable long job, @PathVariable String step, Seen seen, @Valid @RequestBody WhySaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.skip(by, job, seen, step, said.reason()));
     }
 
     @PostMapping("/pause")
-    BenchView pause(@PathVariable long job, @RequestHeader(name = IF_MATCH, required = false) String ifMatch, Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView pause(@PathVariable long job, Seen seen, Pen pen) {
         return press.of(job, "pause", pen, by -> service.pause(by, job, seen));
     }
 
     @PostMapping("/go-on")
-    BenchView goOn(@PathVariable long job, @RequestHeader(name = IF_MATCH, required = false) String ifMatch, Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView goOn(@PathVariable long job, Seen seen, Pen pen) {
         return press.of(job, "go on", pen, by -> service.goOn(by, job, seen));
     }
 
@@ -132,28 +106,17 @@ class RunApi {
     public record NoteSaid(@Size(max = 300) String words, Optional<@Pattern(regexp = "[0-9a-f]{64}") String> photo) {}
 
     @PostMapping("/notes")
-    BenchView note(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody NoteSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView note(@PathVariable long job, Seen seen, @Valid @RequestBody NoteSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.note(by, job, seen, said.words(), said.photo()));
     }
 
     @PostMapping("/close")
-    BenchView close(@PathVariable long job, @RequestHeader(name = IF_MATCH, required = false) String ifMatch, Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView close(@PathVariable long job, Seen seen, Pen pen) {
         return press.of(job, "close", pen, by -> service.close(by, job, seen));
     }
 
     @PostMapping("/close-for-now")
-    BenchView closeForNow(
-            @PathVariable long job,
-            @RequestHeader(name = IF_MATCH, required = false) String ifMatch,
-            @Valid @RequestBody WhySaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    BenchView closeForNow(@PathVariable long job, Seen seen, @Valid @RequestBody WhySaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.closeForNow(by, job, seen, said.reason()));
     }
 }

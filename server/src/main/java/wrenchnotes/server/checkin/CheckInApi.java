@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -130,12 +129,7 @@ public class CheckInApi {
     }
 
     @PutMapping("/jobs/{job}/arrival")
-    JobStore.Job correct(
-            @PathVariable long job,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody CorrectionSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    JobStore.Job correct(@PathVariable long job, Seen seen, @Valid @RequestBody CorrectionSaid said, Pen pen) {
         CheckInService.Correction correction = new CheckInService.Correction(
                 said.serial(),
                 said.revisionId(),

@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -66,12 +65,7 @@ public class DrawerApi {
 
     /** Changes what is said of a part; its count changes only by booking in and taking. */
     @PutMapping("/{part}")
-    DrawerStore.Part change(
-            @PathVariable long part,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody PartSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    DrawerStore.Part change(@PathVariable long part, Seen seen, @Valid @RequestBody PartSaid said, Pen pen) {
         return pen.once(
                 said,
                 DrawerStore.Part.class,

@@ -23,6 +23,7 @@ public class FrontEnd implements WebMvcConfigurer {
     @Override
     public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
         resolvers.add(pens);
+        resolvers.add(new Seen.Resolver());
     }
 
     @Override

@@ -3,12 +3,36 @@ package wrenchnotes.server.ground;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.springframework.core.MethodParameter;
+import org.springframework.http.HttpHeaders;
+import org.springframework.web.bind.support.WebDataBinderFactory;
+import org.springframework.web.context.request.NativeWebRequest;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.method.support.ModelAndViewContainer;
 import wrenchnotes.core.unit.Invalid;
 
 /** The version of something that a client has seen and wants to change: the header {@code If-Match: "7"}. */
 public record Seen(long version) {
 
     private static final Pattern ETAG = Pattern.compile("\\s*(?:W/)?\"?(\\d{1,18})\"?\\s*");
+
+    /** Hands it to each request that asks for one. */
+    static final class Resolver implements HandlerMethodArgumentResolver {
+
+        @Override
+        public boolean supportsParameter(MethodParameter parameter) {
+            return parameter.getParameterType() == Seen.class;
+        }
+
+        @Override
+        public Seen resolveArgument(
+                MethodParameter parameter,
+                ModelAndViewContainer view,
+                NativeWebRequest request,
+                WebDataBinderFactory binders) {
+            return of(request.getHeader(HttpHeaders.IF_MATCH));
+        }
+    }
 
     /** @throws Missing if there is no header: a change must say what it has seen */
     public static Seen of(String ifMatch) {

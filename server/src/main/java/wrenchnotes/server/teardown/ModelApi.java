@@ -14,7 +14,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -115,12 +114,7 @@ public class ModelApi {
     }
 
     @PutMapping("/models/{model}")
-    ModelStore.Model changeModel(
-            @PathVariable long model,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody ModelSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    ModelStore.Model changeModel(@PathVariable long model, Seen seen, @Valid @RequestBody ModelSaid said, Pen pen) {
         return pen.once(
                 said,
                 ModelStore.Model.class,
@@ -140,11 +134,7 @@ public class ModelApi {
 
     @PutMapping("/revisions/{revision}")
     ModelStore.Revision changeRevision(
-            @PathVariable long revision,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody RevisionSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+            @PathVariable long revision, Seen seen, @Valid @RequestBody RevisionSaid said, Pen pen) {
         return pen.once(
                 said,
                 ModelStore.Revision.class,
@@ -159,11 +149,7 @@ public class ModelApi {
 
     @PutMapping("/components/{component}")
     ModelStore.ModelComponent changeComponent(
-            @PathVariable long component,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody ComponentChange said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+            @PathVariable long component, Seen seen, @Valid @RequestBody ComponentChange said, Pen pen) {
         return pen.once(
                 said,
                 ModelStore.ModelComponent.class,

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -84,12 +83,7 @@ public class NotesApi {
     }
 
     @PutMapping("/teardown")
-    NotesView save(
-            @PathVariable long revision,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody NotesSaid said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    NotesView save(@PathVariable long revision, Seen seen, @Valid @RequestBody NotesSaid said, Pen pen) {
         Teardown steps = Teardown.of(said.steps());
         String why = said.why() == null ? "" : said.why().strip();
         return pen.once(said, NotesView.class, by -> {
@@ -166,12 +160,7 @@ public class NotesApi {
 
     /** Takes over what another revision has put right. */
     @PostMapping("/teardown/take-over")
-    NotesView takeOver(
-            @PathVariable long revision,
-            @RequestHeader(name = "If-Match", required = false) String ifMatch,
-            @Valid @RequestBody FixTaken said,
-            Pen pen) {
-        Seen seen = Seen.of(ifMatch);
+    NotesView takeOver(@PathVariable long revision, Seen seen, @Valid @RequestBody FixTaken said, Pen pen) {
         return pen.once(
                 said,
                 NotesView.class,

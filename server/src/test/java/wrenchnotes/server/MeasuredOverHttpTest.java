@@ -119,6 +119,47 @@ class MeasuredOverHttpTest {
                 .isEqualTo(1);
     }
 
+    /** Seven stages measured, one of them twice: the last five stand, each as it was measured last, in the order in which they came. */
+    @Test
+    void theLastOfEachStageStands() {
+        long job = shop.takenIn();
+        for (String stage : List.of("before", "one", "two", "three", "four", "five", "two")) {
+            saved(job, rails(stage.equals("two") ? 4.9 : 4.6, stage, false));
+        }
+        JsonNode table = client.get("/api/jobs/" + job + "/measurements")
+                .body()
+                .get("compared")
+                .get(0)
+                .get("table");
+        assertThat(table.get("titles").toString()).isEqualTo("[\"one\",\"three\",\"four\",\"five\",\"two\"]");
+        assertThat(table.get("rows").get(1).get("cells").get(4).get("words").asString())
+                .isEqualTo("4.9 V");
+        Map<String, Object> elsewhere = rails(5, "before", false);
+        elsewhere.put("place", "Supply Board");
+        saved(job, elsewhere);
+        elsewhere.put("place", "second board");
+        saved(job, elsewhere);
+        assertThat(client.get("/api/jobs/" + job + "/measurements").body().get("compared"))
+                .extracting(one -> one.get("place").asString())
+                .as("small letters or large")
+                .containsExactly("supply board", "second board");
+    }
+
+    /** A retry after a dropped connection keeps nothing twice. */
+    @Test
+    void aRetryKeepsOnce() {
+        long job = shop.takenIn();
+        Map<String, String> same = Map.of("Idempotency-Key", "measure-" + job);
+        Client.Answer first = client.post("/api/jobs/" + job + "/measurements", rails(5, "before", false), same);
+        Client.Answer again = client.post("/api/jobs/" + job + "/measurements", rails(5, "before", false), same);
+        assertThat(again.body()).isEqualTo(first.body());
+        assertThat(client.get("/api/jobs/" + job + "/measurements")
+                        .body()
+                        .get("rows")
+                        .size())
+                .isEqualTo(1);
+    }
+
     @Test
     void whatCannotBeIsRefusedAndNothingIsKept() {
         long job = shop.takenIn();

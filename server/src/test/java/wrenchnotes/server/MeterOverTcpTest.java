@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -86,6 +87,31 @@ class MeterOverTcpTest {
             assertThat(in.readLine()).isEqualTo("0,\"No error\"");
             out.print("SIM:POIN \"nowhere\"\nMEAS:RES?\n");
             assertThat(in.readLine()).as("an open circuit").startsWith("+9.9");
+        }
+    }
+
+    /** A thousand lines of noise, and it still answers in its turn. */
+    @Test
+    void nothingThatIsSaidBreaksTheStandIn() throws IOException {
+        Random random = new Random(5);
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
+            OutputStream out = socket.getOutputStream();
+            BufferedReader in =
+                    new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII));
+            String letters = "MEASVOLTDC:?*IDN SYSERR\t\"0123456789.eE+-;,xü\u0000";
+            for (int n = 0; n < 1000; n++) {
+                StringBuilder line = new StringBuilder();
+                for (int at = random.nextInt(30); at > 0; at--) {
+                    line.append(letters.charAt(random.nextInt(letters.length())));
+                }
+                String said = line.toString();
+                if (!said.contains("?")) {
+                    out.write((said + "\n").getBytes(StandardCharsets.UTF_8));
+                }
+            }
+            out.write("*CLS\n*IDN?\nSYST:ERR?\n".getBytes(StandardCharsets.UTF_8));
+            assertThat(in.readLine()).startsWith("Wrench Notes,");
+            assertThat(in.readLine()).isEqualTo("0,\"No error\"");
         }
     }
 

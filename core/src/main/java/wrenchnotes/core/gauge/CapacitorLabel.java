@@ -6,18 +6,19 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wrenchnotes.core.gauge.CapacitorGauge.Capacitor;
 import wrenchnotes.core.gauge.CapacitorGauge.CapacitorKind;
+import wrenchnotes.core.unit.Invalid;
 
 /** Reads a capacitor off the words on a drawer: "0.1 µF, 275 V~, class X2", "470 µF, 25 V, electrolytic, 105 °C". */
 public final class CapacitorLabel {
 
-    private static final Pattern FARADS = Pattern.compile("([\\d.]+)\\s*([pnµu])F");
-    private static final Pattern VOLTS = Pattern.compile("([\\d.]+)\\s*V");
+    private static final Pattern FARADS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*([pnµu])F");
+    private static final Pattern VOLTS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*V");
     private static final Pattern CLASS = Pattern.compile("\\b([XY][1-4])\\b");
-    private static final Pattern CELSIUS = Pattern.compile("([\\d.]+)\\s*°C");
+    private static final Pattern CELSIUS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*°C");
 
     private CapacitorLabel() {}
 
-    /** @return empty if the words name no capacitance or no voltage */
+    /** @return empty if the words name no capacitance or no voltage, or such as no capacitor has */
     public static Optional<Capacitor> read(String words) {
         Matcher farads = FARADS.matcher(words);
         Matcher volts = VOLTS.matcher(words);
@@ -33,15 +34,19 @@ public final class CapacitorLabel {
         Matcher safety = CLASS.matcher(words);
         Optional<String> grade = safety.find() ? Optional.of(safety.group(1)) : Optional.empty();
         Matcher celsius = CELSIUS.matcher(words);
-        return Optional.of(new Capacitor(
-                Double.parseDouble(farads.group(1)) * scale,
-                Double.parseDouble(volts.group(1)),
-                kind(words.toLowerCase(Locale.ROOT), grade),
-                grade,
-                celsius.find() ? Optional.of(Double.parseDouble(celsius.group(1))) : Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty()));
+        try {
+            return Optional.of(new Capacitor(
+                    Double.parseDouble(farads.group(1)) * scale,
+                    Double.parseDouble(volts.group(1)),
+                    kind(words.toLowerCase(Locale.ROOT), grade),
+                    grade,
+                    celsius.find() ? Optional.of(Double.parseDouble(celsius.group(1))) : Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty()));
+        } catch (Invalid e) {
+            return Optional.empty();
+        }
     }
 
     private static CapacitorKind kind(String words, Optional<String> grade) {

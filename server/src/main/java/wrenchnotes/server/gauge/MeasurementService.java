@@ -133,10 +133,12 @@ public class MeasurementService {
         JobStore.Job row = jobs.job(job);
         List<MeasurementRow> standing = standing(job);
         Map<GaugeAndPlace, BesideTable> tables = new LinkedHashMap<>();
-        standing.stream()
-                .map(one -> new GaugeAndPlace(one.gauge(), one.place()))
-                .distinct()
-                .forEach(key -> tables.put(key, Beside.of(columns(row, standing, key, Optional.empty()))));
+        for (MeasurementRow one : standing) {
+            if (tables.keySet().stream().noneMatch(key -> key.has(one))) {
+                GaugeAndPlace key = new GaugeAndPlace(one.gauge(), one.place());
+                tables.put(key, Beside.of(columns(row, standing, key, Optional.empty())));
+            }
+        }
         return tables;
     }
 

@@ -128,6 +128,67 @@ class GaugesIT {
         page.waitForFunction("() => document.querySelector(`[aria-label='Pin 6']`).value.endsWith('V')");
     }
 
+    /** Thumb and probe: a tablet at the bench has no Enter key. */
+    @Test
+    void aRailIsReadByTouch() {
+        try (Window tablet = Window.tablet(VISIT.shop().url())) {
+            tablet.signIn("tobias", "quay");
+            Page touched = tablet.page();
+            touched.navigate("/gauges/rails");
+            tap(touched, "A sick unit to read");
+            for (String rail : List.of("18 V~", "25 V raw")) {
+                Locator field = touched.getByLabel(rail + " measured", exactly());
+                field.tap();
+                tap(touched, "Take reading");
+                touched.waitForFunction(
+                        "name => document.querySelector(`[aria-label='${name} measured']`).value.endsWith(' V')", rail);
+            }
+            touched.getByLabel("mains, measured").tap();
+            tap(touched, "Take reading");
+            tablet.says("25 V raw is the first that is wrong");
+            tablet.assertAccessible();
+        }
+    }
+
+    private static void tap(Page page, String button) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(button))
+                .tap();
+    }
+
+    /** An inch is 25.4 mm exactly (published: the international yard and pound, 1959); prefixes are those of the SI. */
+    @Test
+    void anyUnitIsTakenAndSaidInOurs() {
+        Map<String, List<List<String>>> typed = Map.of(
+                "Belt",
+                        List.of(
+                                List.of("driven pulley", "1in", "25.4 mm"),
+                                List.of("driven pulley", "0,5 cm", "5 mm"),
+                                List.of("motor pulley", ".25\"", "6.35 mm")),
+                "Bleed",
+                        List.of(
+                                List.of("capacitor", "470n", "0.47 µF"),
+                                List.of("capacitor", "2.2 mF", "2200 µF"),
+                                List.of("charged to", "0.3kV", "300 V"),
+                                List.of("through", "4.7k", "4700 Ω"),
+                                List.of("through", "1M", "1000000 Ω")));
+        typed.forEach((gauge, lines) -> {
+            show(gauge);
+            lines.forEach(line -> {
+                measure(line.get(0), line.get(1));
+                window.says("taken as " + line.get(2));
+                assertThat(page.getByLabel(line.get(0)).inputValue())
+                        .as("as it was typed")
+                        .isEqualTo(line.get(1));
+            });
+        });
+        show("Belt");
+        assertThat(page.getByLabel("motor pulley").inputValue())
+                .as("it is there still after going away")
+                .isEqualTo(".25\"");
+        page.keyboard().press("x");
+        page.waitForFunction("() => ![...document.querySelectorAll('input')].some((one) => one.value === '.25\"')");
+    }
+
     private void stranger(String manner) {
         if (page.getByLabel("The stand-in").count() == 0) {
             window.click("stand-in");

@@ -22,7 +22,8 @@ export function Measure({
 }) {
   const id = useId();
   const read = quantity(value, unit);
-  const other = read !== undefined && !/^\s*-?[\d.,]+\s*$/.test(value) && !value.trim().endsWith(unit);
+  const typedUnit = value.replace(/^[\s\d.,-]+/, '').trim();
+  const other = read !== undefined && typedUnit !== '' && typedUnit !== unit;
   return (
     <Box borderTop="1px solid" borderColor="line" py="5px">
       <Box display="grid" gridTemplateColumns="1fr 110px 34px" gap="6px" alignItems="center">

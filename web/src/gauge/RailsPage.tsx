@@ -106,7 +106,7 @@ export function RailsPage() {
             <span>rail</span>
             <span>made from</span>
             <span>kind</span>
-            <span>be ±%</span>
+            <span>should</span>
             <span>reads</span>
           </Box>
           {lines.map((line, at) => (
@@ -118,6 +118,9 @@ export function RailsPage() {
               remove={() => put('lines')(lines.filter((_, n) => n !== at))}
             />
           ))}
+          <Box color="muted" fontSize="13px">
+            Should be 5, or 5 ±2 to be within 2 %.
+          </Box>
           <Act
             mt="6px"
             onClick={() =>

@@ -73,7 +73,7 @@ final class DemoFaults {
                     "glazed",
                     "throws disc out",
                     5,
-                    replaced("belt 76 × 1.2 square")),
+                    replaced("belt 82 × 1.2 square")),
             fault("CD-5", "first series", "lens", "dirty", "skips or sticks", 8, done(Remedy.CLEANED, 0.1)),
             fault("CD-5", "first series", "inlet filter", "smoked", "smells burnt", 2, replaced("inlet filter X2")),
             fault("Duo", "only", "sled belt", "set", "does not read", 6, replaced("belt 32 × 0.8 square")),
@@ -94,7 +94,7 @@ final class DemoFaults {
                     "worn",
                     "plays slow or wavers",
                     13,
-                    replaced("belt 89 × 3 flat")),
+                    replaced("belt 95 × 3 flat")),
             fault("LR-20", "grey keys", "idler tyre", "glazed", "eats tape", 15, replaced("idler tyre 12 mm")),
             fault("LR-20", "grey keys", "record switch", "dirty", "no sound", 5, done(Remedy.CLEANED, 0.1)),
             fault(

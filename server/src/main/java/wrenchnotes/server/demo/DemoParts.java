@@ -11,9 +11,9 @@ final class DemoParts {
 
     static final List<Part> ALL = List.of(
             new Part("1", "belt 50 × 1.2 square", "inner circumference 50 mm, square 1.2 mm", 140, 10),
-            new Part("1", "belt 76 × 1.2 square", "inner circumference 76 mm, square 1.2 mm", 150, 7),
+            new Part("1", "belt 82 × 1.2 square", "inner circumference 82 mm, square 1.2 mm", 150, 7),
             new Part("1", "belt 32 × 0.8 square", "inner circumference 32 mm, square 0.8 mm", 120, 6),
-            new Part("2", "belt 89 × 3 flat", "inner circumference 89 mm, flat 3 × 0.5 mm", 210, 11),
+            new Part("2", "belt 95 × 3 flat", "inner circumference 95 mm, flat 3 × 0.5 mm", 210, 11),
             new Part("2", "belt 62 × 3 flat", "inner circumference 62 mm, flat 3 × 0.5 mm", 190, 10),
             new Part("3", "idler tyre 12 mm", "outside 12 mm, bore 8 mm", 260, 11),
             new Part("5", "inlet filter X2", "0.1 µF, 275 V~, class X2", 310, 7),

@@ -5,7 +5,7 @@ import { CheckForm } from '../job/CheckForm';
 import { Act } from '../parts/Buttons';
 import { GatePanel, Watch } from './GatePanel';
 import type { Bench, Press } from './press';
-import type { Way } from './StepPanel';
+import type { Way } from './way';
 
 /** No step left this way: what that means, and what comes next. */
 export function EndOfWay({

@@ -9,9 +9,9 @@ import { NotesAreWrong } from './NotesAreWrong';
 import { OpenEnds } from './OpenEnds';
 import type { Bench, Press } from './press';
 import { Question } from './Question';
-import type { Form, Way } from './StepPanel';
 import { TurnForm } from './TurnForm';
 import { WhatIsIt } from './WhatIsIt';
+import type { Form, Way } from './way';
 
 /** What stands in place of the step while something is filled in. */
 export function PanelForm({

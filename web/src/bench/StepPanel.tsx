@@ -12,32 +12,11 @@ import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
 import { PanelForm } from './PanelForm';
 import { PanelKeys } from './PanelKeys';
-import type { Bench, Press } from './press';
 import { StartPanel } from './StartPanel';
 import { StepWords } from './StepWords';
 import { WaitPanel } from './WaitPanel';
 import { WhichVariant } from './WhichVariant';
-
-type Step = Schemas['StepView'];
-export type Way = 'IN' | 'OUT';
-/** What stands in place of the step while it is filled in. */
-export type Form = 'otherwise' | 'check' | 'wrong' | 'skip' | 'note' | 'screw' | 'ends' | 'forNow' | 'turn';
-
-export type Props = {
-  bench: Bench;
-  way: Way;
-  /** sub-assemblies that are not gone into */
-  passed: number[];
-  pass: (component: number) => void;
-  step?: Step;
-  /** other steps that do the same */
-  others: Step[];
-  turn: (way: Way) => void;
-  choose: (step: string) => void;
-  press: (press: Press) => void;
-  busy: boolean;
-  error: unknown;
-};
+import type { Form, Props, Way } from './way';
 
 /** The left half of the bench: what comes next, large, and the keys for it. */
 export function StepPanel(props: Props) {

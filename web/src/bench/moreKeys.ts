@@ -1,4 +1,4 @@
-import type { Form, Props, Way } from './StepPanel';
+import type { Form, Props, Way } from './way';
 
 /** The large key of the panel. */
 export type MainKey = { key: string; words: string; act: () => void; off: boolean };

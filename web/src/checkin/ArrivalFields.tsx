@@ -3,21 +3,9 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Chip } from '../parts/Buttons';
 import { Row, Text } from '../parts/Fields';
+import type { Arrival } from './arrival';
 import { StateFields } from './StateFields';
 import { Symptoms } from './Symptoms';
-
-export type Arrival = Schemas['ArrivalSaid'];
-
-export const NOTHING_SAID: Arrival = {
-  complaint: '',
-  symptoms: [],
-  marks: [],
-  condition: '',
-  missing: [],
-  belongings: [],
-  photos: [],
-  places: {},
-};
 
 /** What a unit does wrong, its state and what came with it: at the counter and when correcting. */
 export function ArrivalFields({

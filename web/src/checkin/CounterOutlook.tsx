@@ -10,7 +10,7 @@ import { WhatItTakes } from '../money/WhatItTakes';
 import { WorthBars } from '../money/WorthBars';
 import { Act } from '../parts/Buttons';
 import { Caution, Empty, Loaded } from '../parts/States';
-import type { Arrival } from './ArrivalFields';
+import type { Arrival } from './arrival';
 
 /** The half of the counter that answers: seen before, what it is likely to be, what to ask, what it takes, what to mind. */
 export function CounterOutlook({

@@ -4,7 +4,7 @@ import { markWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { TakePhoto } from '../parts/TakePhoto';
-import type { Arrival } from './ArrivalFields';
+import type { Arrival } from './arrival';
 
 type Mark = Arrival['marks'][number];
 type Part = { said: Arrival; say: (next: Arrival) => void };

@@ -1,4 +1,4 @@
-import { type Arrival, NOTHING_SAID } from './ArrivalFields';
+import { type Arrival, NOTHING_SAID } from './arrival';
 
 /** What the counter has been told so far. */
 export type Form = {

@@ -1,9 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { meansWords } from '../api/words';
 import { useKeys } from '../app/keys';
-import { useJobWrite } from '../job/useJobWrite';
 import { WhatItTakes } from '../money/WhatItTakes';
 import { Act } from '../parts/Buttons';
 import { Loaded, Trouble } from '../parts/States';

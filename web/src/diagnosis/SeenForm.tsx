@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { meansWords } from '../api/words';
-import { useJobWrite } from '../job/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { useJobWrite } from '../job/useJobWrite';
+import { useJobWrite } from '../api/useJobWrite';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { useModel } from '../teardown/useModel';

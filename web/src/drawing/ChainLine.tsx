@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
-import { type Stage, SIGNALS as WORDS } from '../gauge/signals';
 import { colours } from '../theme';
 import { Lettering } from './Lettering';
+import { type Stage, SIGNALS as WORDS } from './signals';
 
 /** The chain in rows of six: where the fault may lie is light, and an arrow says where to put the probe. */
 export function ChainLine({ stages, found }: { stages: Stage[]; found: Schemas['ChainFound'] }) {

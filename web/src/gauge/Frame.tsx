@@ -90,7 +90,8 @@ export function Gauge<T>({
             ))}
           </Box>
           <KeepBar
-            kept={asked && !query.isError ? { asked: { [name]: asked }, typed } : undefined}
+            asked={asked && !query.isError ? { [name]: asked } : undefined}
+            typed={typed}
             under={under}
           />
         </Box>

@@ -1,11 +1,11 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { createPortal } from 'react-dom';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { useKeys } from '../app/keys';
-import { useJobWrite } from '../job/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -13,8 +13,8 @@ import { Tag } from '../parts/Tag';
 import { BesideTable } from './BesideTable';
 import { useMeter } from './meter';
 
-/** What a gauge was asked, under its name, and what was typed for it. */
-export type Kept = { asked: Partial<Schemas['GaugeAsked']>; typed: object };
+/** What a gauge was asked, under its name. */
+type Asked = Partial<Schemas['GaugeAsked']>;
 
 export function useJobInHand(): number | undefined {
   const job = Number(useSearchParams()[0].get('job'));
@@ -26,45 +26,70 @@ export function useJobInHand(): number | undefined {
  *
  * `under` is the place beneath the drawing, for what it stands beside.
  */
-export function KeepBar({ kept, under }: { kept?: Kept; under: HTMLElement | null }) {
+export function KeepBar({
+  asked,
+  typed,
+  under,
+}: {
+  asked?: Asked;
+  typed: object;
+  under: HTMLElement | null;
+}) {
   const job = useJobInHand();
   return (
     <Box className="noprint" mt="12px" pt="8px" borderTop="2px solid" borderColor="tape">
-      {job === undefined ? <WhichJob /> : <Keep key={job} job={job} kept={kept} under={under} />}
+      {job === undefined ? (
+        <WhichJob typed={typed} />
+      ) : (
+        <Keep key={job} job={job} asked={asked} typed={typed} under={under} />
+      )}
     </Box>
   );
 }
 
-function WhichJob() {
+/** What is typed goes along to the job. */
+function WhichJob({ typed }: { typed: object }) {
   const [tag, setTag] = useState('');
-  const [none, setNone] = useState(false);
   const navigate = useNavigate();
-  const take = async () => {
-    const found = await answer(api.GET('/api/find', { params: { query: { q: tag } } }));
-    const job = found.found[0]?.jobId;
-    setNone(job === undefined);
-    if (job !== undefined) {
-      navigate(`?job=${job}`, { state: null });
-    }
-  };
+  const look = useMutation({
+    mutationFn: () => answer(api.GET('/api/units', { params: { query: { find: tag } } })),
+    onSuccess: (units) => {
+      const job = units[0]?.stays[0]?.id;
+      if (job !== undefined) {
+        navigate(`?job=${job}`, { state: { typed } });
+      }
+    },
+  });
+  const none = look.isSuccess && look.data.length === 0;
   return (
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        take();
+        look.mutate();
       }}
     >
       <Text
         label="To keep it in a job, scan or type its tag"
         value={tag}
-        problem={none ? 'No unit has this tag.' : undefined}
+        problem={none ? 'No unit has this tag or serial.' : undefined}
         onChange={(event) => setTag(event.target.value)}
       />
+      <Trouble error={look.error} />
     </form>
   );
 }
 
-function Keep({ job, kept, under }: { job: number; kept?: Kept; under: HTMLElement | null }) {
+function Keep({
+  job,
+  asked,
+  typed,
+  under,
+}: {
+  job: number;
+  asked?: Asked;
+  typed: object;
+  under: HTMLElement | null;
+}) {
   const meter = useMeter();
   const sheet = useQuery({
     queryKey: ['job', job],
@@ -76,9 +101,9 @@ function Keep({ job, kept, under }: { job: number; kept?: Kept; under: HTMLEleme
   const [goodUnit, setGood] = useState(false);
   const [instrument, setInstrument] = useState<string>();
   const stages = measured.data?.stages ?? [];
-  const body = kept && {
-    asked: kept.asked as Schemas['GaugeAsked'],
-    typed: kept.typed as Record<string, never>,
+  const body = asked && {
+    asked: asked as Schemas['GaugeAsked'],
+    typed: typed as Record<string, never>,
     place,
     stage: stage ?? stages[stages.length - 1] ?? 'before',
     goodUnit,

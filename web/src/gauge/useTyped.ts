@@ -19,6 +19,8 @@ export function useTyped<T extends object>(gauge: string, blank: T) {
   const opened = useLocation().state?.typed as Partial<T> | undefined;
   const [said, say] = useState<T>(() => ({ ...blank, ...(opened ?? kept<T>(key)) }));
   useEffect(() => sessionStorage.setItem(key, JSON.stringify(said)), [key, said]);
+  // Opened once: a reload shows what is typed by then.
+  useEffect(() => window.history.replaceState({ ...window.history.state, usr: null }, ''), []);
   const set =
     <F extends keyof T>(field: F) =>
     (typed: T[F]) =>

@@ -1,11 +1,11 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { stageWords, verdictWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
-import { useJobWrite } from './useJobWrite';
 
 type Said = Schemas['CheckSaid'];
 

@@ -2,14 +2,15 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
-import { type Arrival, ArrivalFields } from '../checkin/ArrivalFields';
+import { useJobWrite } from '../api/useJobWrite';
+import { ArrivalFields } from '../checkin/ArrivalFields';
+import type { Arrival } from '../checkin/arrival';
 import { endOf } from '../checkin/takeIn';
 import { useCounter } from '../checkin/useCounter';
 import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { useModel } from '../teardown/useModel';
-import { useJobWrite } from './useJobWrite';
 
 /** What was said at the counter, put right. The story keeps both. */
 export function CorrectArrival({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {

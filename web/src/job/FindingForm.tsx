@@ -2,13 +2,13 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { causeWords, meansWords, remedyWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
 import { Trouble } from '../parts/States';
 import { useModel } from '../teardown/useModel';
-import { useJobWrite } from './useJobWrite';
 
 type Remedy = Schemas['FindingRow']['remedy'];
 

@@ -1,10 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
-import { useJobWrite } from './useJobWrite';
 
 /** Handing over: each thing that came with the unit is asked for; it goes back, or there is a reason why not. */
 export function HandoverForm({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {

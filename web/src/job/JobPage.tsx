@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { day } from '../api/words';
 import { useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
@@ -10,23 +11,13 @@ import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { CheckForm } from './CheckForm';
 import { CorrectArrival } from './CorrectArrival';
+import type { Doing } from './doing';
 import { Facts } from './Facts';
 import { FindingForm } from './FindingForm';
 import { HandoverForm } from './HandoverForm';
 import { HoldForm } from './HoldForm';
 import { OutcomeForm } from './OutcomeForm';
 import { Story } from './Story';
-import { useJobWrite } from './useJobWrite';
-
-/** What the left half is doing. */
-export type Doing =
-  | { what: 'nothing' }
-  | { what: 'finding'; corrects?: Schemas['FindingRow'] }
-  | { what: 'check'; corrects?: Schemas['CheckRow'] }
-  | { what: 'outcome' }
-  | { what: 'hold' }
-  | { what: 'handover' }
-  | { what: 'arrival' };
 
 export default function JobPage() {
   const job = Number(useParams().job);

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { triageWords } from '../api/words';
-import { useJobWrite } from '../job/useJobWrite';
 import { Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 

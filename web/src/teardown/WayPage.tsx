@@ -7,7 +7,7 @@ import { AccessMap } from '../drawing/AccessMap';
 import { Loaded, Trouble } from '../parts/States';
 import { InsideChoices } from './InsideChoices';
 import { StepCard } from './StepCard';
-import { WayPanel } from './WayPanel';
+import { type Offer, WayPanel } from './WayPanel';
 
 /** How to get to a part of this model: the notes as a map, and the least way through it. */
 export function WayPage({ revision }: { revision: Schemas['Revision'] }) {
@@ -39,8 +39,6 @@ export function WayPage({ revision }: { revision: Schemas['Revision'] }) {
     </Loaded>
   );
 }
-
-export type Offer = 'time' | 'parts' | 'undo';
 
 function WayOf({
   notes,

@@ -5,7 +5,9 @@ import { offWords } from '../drawing/AccessMap';
 import { Chip } from '../parts/Buttons';
 import { Caution, Empty } from '../parts/States';
 import { useSession } from '../team/session';
-import type { Offer } from './WayPage';
+
+/** By what the way is chosen: time, parts, or whether it can be undone. */
+export type Offer = 'time' | 'parts' | 'undo';
 
 type Access = Schemas['Access'];
 

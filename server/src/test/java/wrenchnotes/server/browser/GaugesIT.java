@@ -238,6 +238,26 @@ class GaugesIT {
                 .isEqualTo("14.6");
     }
 
+    @Test
+    void whatIsTypedGoesAlongToTheJobWhoseTagIsScanned() {
+        String tag = (String) page.evaluate("async () => (await (await fetch('/api/rack')).json()).next[0].tag");
+        show("Limit");
+        page.keyboard().press("e");
+        window.says("42.67 mV is within the limit");
+        Locator scanned = page.getByLabel("To keep it in a job");
+        scanned.fill("WN-9999");
+        page.keyboard().press("Enter");
+        window.says("No unit has this tag or serial.");
+        scanned.fill(tag.toLowerCase(java.util.Locale.ROOT));
+        page.keyboard().press("Enter");
+        window.says("Keep it in " + tag, "42.67 mV is within the limit");
+        page.getByLabel("reading 1").fill("46");
+        window.says("44.33 mV is within the limit");
+        page.reload();
+        window.says("44.33 mV is within the limit");
+        assertThat(page.getByLabel("reading 1").inputValue()).isEqualTo("46");
+    }
+
     private static Page.GetByLabelOptions exactly() {
         return new Page.GetByLabelOptions().setExact(true);
     }

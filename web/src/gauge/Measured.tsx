@@ -2,13 +2,13 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { useJobWrite } from '../api/useJobWrite';
 import { moment } from '../api/words';
-import { BesideTable } from '../gauge/BesideTable';
-import { useMeasured } from '../gauge/KeepBar';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
-import { useJobWrite } from './useJobWrite';
+import { BesideTable } from './BesideTable';
+import { useMeasured } from './KeepBar';
 
 type Row = Schemas['MeasurementRow'];
 

@@ -1,0 +1,26 @@
+import type { Schemas } from '../api/client';
+import type { Bench, Press } from './press';
+
+type Step = Schemas['StepView'];
+
+/** Which way somebody is going. */
+export type Way = 'IN' | 'OUT';
+/** What stands in place of the step while it is filled in. */
+export type Form = 'otherwise' | 'check' | 'wrong' | 'skip' | 'note' | 'screw' | 'ends' | 'forNow' | 'turn';
+
+/** What the left half of the bench is given. */
+export type Props = {
+  bench: Bench;
+  way: Way;
+  /** sub-assemblies that are not gone into */
+  passed: number[];
+  pass: (component: number) => void;
+  step?: Step;
+  /** other steps that do the same */
+  others: Step[];
+  turn: (way: Way) => void;
+  choose: (step: string) => void;
+  press: (press: Press) => void;
+  busy: boolean;
+  error: unknown;
+};

@@ -32,6 +32,7 @@ export function BleedPage() {
   return (
     <Gauge
       name="bleed"
+      metered
       asked={asked}
       typed={said}
       query={query}
@@ -39,10 +40,12 @@ export function BleedPage() {
       clear={() => say(BLANK)}
       fields={
         <>
+          <Caution>
+            It may hold its charge for days. Unplug, do not touch, read on before you bleed it.
+          </Caution>
           <Measure
             label="capacitor"
             unit="µF"
-            metered={{ fn: 'FARADS', at: 'bleed/farads' }}
             value={said.farads}
             set={set('farads')}
             problem={problemOf(query, 'microfarads')}

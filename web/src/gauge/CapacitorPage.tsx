@@ -61,6 +61,7 @@ export function CapacitorPage() {
   return (
     <Gauge
       name="capacitor"
+      metered
       asked={asked}
       typed={said}
       query={query}

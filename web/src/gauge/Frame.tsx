@@ -40,6 +40,7 @@ export function Gauge<T>({
   example,
   clear,
   toRead,
+  metered = false,
   children,
 }: {
   name: keyof Schemas['GaugeAsked'];
@@ -53,6 +54,8 @@ export function Gauge<T>({
   clear: () => void;
   /** lays out what the stand-in's probes can touch, still to be read */
   toRead?: () => void;
+  /** whether a bench meter reads some of its fields */
+  metered?: boolean;
   children: (found: T) => ReactNode;
 }) {
   const result = useRef<HTMLDivElement>(null);
@@ -77,7 +80,7 @@ export function Gauge<T>({
     <MeterFor>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '460px 1fr' }} flex="1">
         <Box {...half} bg="card" p="10px 22px" borderRight="1px solid" borderColor="line">
-          {METERED.includes(name) && <MeterStrip />}
+          {metered && <MeterStrip />}
           <chakra.h1 display="none" _print={{ display: 'block' }}>
             Wrench Notes, {name}, {day(new Date().toISOString())}
           </chakra.h1>
@@ -125,9 +128,6 @@ const half = {
   maxH: { lg: 'calc(100vh - 98px)' },
   _print: { maxH: 'none' },
 } as const;
-
-/** Gauges with something that a bench meter reads. */
-const METERED: string[] = ['rails', 'logic', 'bleed', 'capacitor', 'limit'];
 
 const VERDICTS: Record<Judged, [string, string]> = {
   GOOD: ['good', 'mat'],

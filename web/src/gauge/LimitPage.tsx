@@ -56,6 +56,7 @@ export function LimitPage() {
   return (
     <Gauge
       name="limit"
+      metered
       asked={asked}
       typed={said}
       query={query}

@@ -88,6 +88,7 @@ export function LogicPage() {
   return (
     <Gauge
       name="logic"
+      metered
       asked={asked}
       typed={said}
       query={query}

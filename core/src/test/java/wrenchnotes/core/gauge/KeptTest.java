@@ -174,9 +174,49 @@ class KeptTest {
         assertThat(table.rows().get(0).cells().get(1).words()).isEmpty();
     }
 
-    /** Every gauge leaves readings and one sentence; which gauge it was is known. */
+    /** Sizes by ISO 53 and ISO 1478 (published; from memory), Y for X by IEC 60384-14 (published; from memory). */
     @Test
-    void everyGaugeLeavesARecord() {
+    void gearThreadChainAndCapacitorLeaveARecord() {
+        GearGauge.GearAsked gear = new GearGauge.GearAsked(
+                24,
+                13,
+                Optional.of(new GearGauge.GearWheel(36, 19)),
+                Optional.of(15.0),
+                Optional.of(2.0),
+                Optional.of(2.05),
+                false);
+        assertThat(LengthReadings.gear(gear).verdict()).contains(Judgement.GOOD);
+        assertThat(LengthReadings.gear(gear).readings())
+                .extracting(Reading::words)
+                .containsExactly("13 mm", "0.5", "15 mm", "2 mm", "2.05 mm");
+        ThreadGauge.ThreadAsked thread = new ThreadGauge.ThreadAsked(
+                2.87, Optional.of(new ThreadGauge.ThreadsCounted(10, 11)), Optional.of(12.0), Optional.empty());
+        assertThat(LengthReadings.thread(thread).words()).isEqualTo("Thread: nearest ST2.9, goes into plastic");
+        ChainGauge.ChainAsked chain = new ChainGauge.ChainAsked(List.of(
+                stage("pick-up", ChainGauge.Signal.GOOD, ChainGauge.Signal.GOOD),
+                stage("decoder", ChainGauge.Signal.UNKNOWN, ChainGauge.Signal.BAD),
+                stage("output", ChainGauge.Signal.UNKNOWN, ChainGauge.Signal.UNKNOWN)));
+        Measurement found = ElectricReadings.chain(chain);
+        assertThat(found.verdict()).contains(Judgement.BAD);
+        assertThat(found.words()).startsWith("Chain: decoder is the first");
+        assertThat(found.readings()).extracting(Reading::what).containsExactly("after pick-up", "after decoder");
+        CapacitorGauge.Capacitor x2 =
+                CapacitorLabel.read("0.1 µF, 275 V~, class X2").orElseThrow();
+        CapacitorGauge.Capacitor y2 =
+                CapacitorLabel.read("0.1 µF, 250 V~, class Y2").orElseThrow();
+        Measurement lower = ElectricReadings.capacitor(new CapacitorGauge.CapacitorAsked(x2, Optional.of(y2)));
+        assertThat(lower.verdict()).contains(Judgement.BAD);
+        assertThat(lower.readings().get(3).limits()).isEqualTo("from 275");
+        assertThat(lower.readings().get(3).verdict()).contains(Judgement.BAD);
+    }
+
+    private static ChainGauge.ChainStage stage(String name, ChainGauge.Signal in, ChainGauge.Signal out) {
+        return new ChainGauge.ChainStage(name, in, out, Optional.empty(), Optional.empty());
+    }
+
+    /** The rest of the ten: readings and one sentence; which gauge it was is known. */
+    @Test
+    void theOtherGaugesLeaveARecord() {
         Optional<LimitAsked> limit = Optional.of(new LimitAsked(
                 List.of(41.0, 44.0),
                 new Limits(Optional.empty(), Optional.of(50.0)),

@@ -30,7 +30,6 @@ import wrenchnotes.server.ground.Settings;
 public class MeterStandIn implements SmartLifecycle, Scpi.Manners {
 
     private static final Logger LOG = LoggerFactory.getLogger(MeterStandIn.class);
-    private static final int MOST_TALKERS = 8;
     private static final int QUIET_MILLIS = 60_000;
 
     private final MeterSettings.StandIn set;
@@ -66,7 +65,7 @@ public class MeterStandIn implements SmartLifecycle, Scpi.Manners {
             return;
         }
         door = open();
-        talkers = Executors.newFixedThreadPool(MOST_TALKERS, work -> {
+        talkers = Executors.newCachedThreadPool(work -> {
             Thread thread = new Thread(work, "meter-stand-in");
             thread.setDaemon(true);
             return thread;

@@ -114,7 +114,7 @@ class CorrectionsOverHttpTest {
     }
 
     @Test
-    void aLookAndCrossedTriesAreStruckAndTheOddsForgetThem() {
+    void aLookIsStruckAndStandsInTheStoryOnly() {
         long job = shop.takenIn();
         long look = client.post(
                         "/api/jobs/" + job + "/looks",

@@ -106,7 +106,7 @@ class GaugesIT {
         }
         window.says("suspect", "Pin 6 should be high and is low.");
 
-        stranger("says nothing");
+        standIn("says nothing");
         Locator pin6 = page.getByLabel("Pin 6", exactly());
         pin6.fill("");
         page.keyboard().press("Enter");
@@ -117,12 +117,12 @@ class GaugesIT {
                 .as("it is typed on while the meter thinks")
                 .isTrue();
         window.says("did not answer within 4 s");
-        stranger("talks too much");
+        standIn("talks too much");
         pin6.focus();
         page.keyboard().press("Enter");
         window.says("sends more than it is asked for");
         assertThat(pin6.inputValue()).isEmpty();
-        stranger("behaves");
+        standIn("behaves");
         pin6.focus();
         page.keyboard().press("Enter");
         page.waitForFunction("() => document.querySelector(`[aria-label='Pin 6']`).value.endsWith('V')");
@@ -189,7 +189,7 @@ class GaugesIT {
         page.waitForFunction("() => ![...document.querySelectorAll('input')].some((one) => one.value === '.25\"')");
     }
 
-    private void stranger(String manner) {
+    private void standIn(String manner) {
         if (page.getByLabel("The stand-in").count() == 0) {
             window.click("stand-in");
         }

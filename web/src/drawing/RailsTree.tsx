@@ -5,6 +5,8 @@ import { short } from './short';
 
 type RailAsked = { name: string; from?: string; nominal: number; measured?: number };
 
+const MARKS: Record<Schemas['RailRead']['verdict'], string> = { GOOD: '✓', BAD: '✗', CAN_NOT_SAY: '?' };
+
 /** The supply as a tree from the mains: each rail a bar within what is expected of it, bad ones in red and struck through. */
 export function RailsTree({ rails, found }: { rails: RailAsked[]; found: Schemas['RailsFound'] }) {
   const depth = (rail: RailAsked): number => {
@@ -71,7 +73,9 @@ export function RailsTree({ rails, found }: { rails: RailAsked[]; found: Schemas
               size={19}
               hand
             >
-              {rail.measured === undefined ? '?' : `${short(rail.measured, 4)} ${bad ? '✗' : '✓'}`}
+              {rail.measured === undefined
+                ? '?'
+                : `${short(rail.measured, 4)} ${MARKS[read?.verdict ?? 'CAN_NOT_SAY']}`}
             </Lettering>
           </g>
         );

@@ -33,6 +33,7 @@ export function BleedPage() {
     <Gauge
       name="bleed"
       metered
+      caution="It may hold its charge for days. Unplug, do not touch, read on before you bleed it."
       asked={asked}
       typed={said}
       query={query}
@@ -40,9 +41,6 @@ export function BleedPage() {
       clear={() => say(BLANK)}
       fields={
         <>
-          <Caution>
-            It may hold its charge for days. Unplug, do not touch, read on before you bleed it.
-          </Caution>
           <Measure
             label="capacitor"
             unit="µF"

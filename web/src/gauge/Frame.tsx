@@ -5,7 +5,7 @@ import { Problem, type Schemas } from '../api/client';
 import { day } from '../api/words';
 import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
-import { Trouble } from '../parts/States';
+import { Caution, Trouble } from '../parts/States';
 import { copyWords } from './copy';
 import { KeepBar } from './KeepBar';
 import { MeterStrip } from './MeterStrip';
@@ -41,6 +41,7 @@ export function Gauge<T>({
   clear,
   toRead,
   metered = false,
+  caution,
   children,
 }: {
   name: keyof Schemas['GaugeAsked'];
@@ -56,6 +57,8 @@ export function Gauge<T>({
   toRead?: () => void;
   /** whether a bench meter reads some of its fields */
   metered?: boolean;
+  /** what comes before the first field, where a probe can meet what hurts */
+  caution?: string;
   children: (found: T) => ReactNode;
 }) {
   const result = useRef<HTMLDivElement>(null);
@@ -80,6 +83,7 @@ export function Gauge<T>({
     <MeterFor>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '460px 1fr' }} flex="1">
         <Box {...half} bg="card" p="10px 22px" borderRight="1px solid" borderColor="line">
+          {caution && <Caution>{caution}</Caution>}
           {metered && <MeterStrip />}
           <chakra.h1 display="none" _print={{ display: 'block' }}>
             Wrench Notes, {name}, {day(new Date().toISOString())}

@@ -3,7 +3,6 @@ import { answer, api, type Schemas } from '../api/client';
 import { RailsTree } from '../drawing/RailsTree';
 import { Act } from '../parts/Buttons';
 import { bareField } from '../parts/Fields';
-import { Caution } from '../parts/States';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { MeterInput } from './meter';
@@ -73,6 +72,7 @@ export function RailsPage() {
     <Gauge
       name="rails"
       metered
+      caution="A supply under power: clip on with it unplugged, then power, one hand free of it. Mains-side points only if you are qualified for them where you are: your local rules decide."
       asked={asked}
       typed={said}
       query={query}
@@ -81,10 +81,6 @@ export function RailsPage() {
       toRead={() => say({ ...BLANK, mains: '', lines: SUPPLY.map((line) => ({ ...line, measured: '' })) })}
       fields={
         <>
-          <Caution>
-            A supply under power: clip on with it unplugged, then power, one hand free of it. Mains-side
-            points only if you are qualified for them where you are: your local rules decide.
-          </Caution>
           <Measure label="mains, as marked" unit="V" value={nominal} set={put('nominal')} />
           <Measure
             label="mains, measured"

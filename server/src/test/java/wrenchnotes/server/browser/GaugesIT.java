@@ -86,8 +86,12 @@ class GaugesIT {
         window.says("See to ");
         page.getByLabel("25 V raw measured").fill("24.7");
         window.says("15 V is the first that is wrong.");
-        page.getByLabel("15 V measured").fill("15.03");
+        page.getByLabel("15 V measured").fill("15.70");
+        page.getByLabel("meter known to").fill("1");
         gone("See to ");
+        window.says("nearer to 15.75 than the uncertainty", "15.7 ?");
+        page.getByLabel("15 V measured").fill("15.03");
+        window.says("15.03 ✓");
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Rails:"))
                         .getAttribute("aria-label"))
                 .doesNotContain("BAD");

@@ -92,6 +92,12 @@ public final class Client {
         return send(request);
     }
 
+    public Answer postBytes(String path, byte[] bytes) {
+        return send(request(path)
+                .setHeader("Content-Type", "application/octet-stream")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(bytes)));
+    }
+
     public Answer put(String path, long seen, Object body) {
         return send(request(path).header("If-Match", "\"" + seen + "\"").PUT(json(body)));
     }

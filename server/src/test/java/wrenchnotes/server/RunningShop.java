@@ -13,7 +13,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
 
 /** The real application on a port of its own, with a real database in a folder of its own. */
-public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
+public final class RunningShop implements BeforeAllCallback, AfterAllCallback, AutoCloseable {
 
     private final List<String> options = new ArrayList<>();
     private final Class<?>[] sources;
@@ -42,6 +42,16 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
         return new RunningShop(sources);
     }
 
+    /** One that is open already, on a folder that is somebody else's; it lasts until it is closed. */
+    static RunningShop in(Path data, String... options) {
+        RunningShop shop = empty();
+        for (String option : options) {
+            shop.set(option);
+        }
+        shop.open(data);
+        return shop;
+    }
+
     /** @param option as on the command line, "wrenchnotes.meter.patience=600ms" */
     public RunningShop set(String option) {
         options.add("--" + option);
@@ -50,7 +60,11 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
 
     @Override
     public void beforeAll(ExtensionContext context) throws IOException {
-        data = Files.createTempDirectory("wrench-notes");
+        open(Files.createTempDirectory("wrench-notes"));
+    }
+
+    private void open(Path folder) {
+        data = folder;
         options.add("--server.port=0");
         options.add("--springdoc.api-docs.path=/live-openapi");
         options.add("--springdoc.default-produces-media-type=application/json");
@@ -60,8 +74,13 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback {
 
     @Override
     public void afterAll(ExtensionContext context) throws IOException {
-        application.close();
+        close();
         FileSystemUtils.deleteRecursively(data);
+    }
+
+    @Override
+    public void close() {
+        application.close();
     }
 
     public String url() {

@@ -69,9 +69,11 @@ public final class Figures {
                 return;
             }
             if ("press".equals(System.getenv("PART"))) {
+                statements(demo);
                 KeyPress.measure(demo);
                 return;
             }
+            statements(demo);
             startTimes("make run", () -> PackagedShop.startWithArchive(demo));
             startTimes("plain java -jar", () -> PackagedShop.start(demo));
             KeyPress.measure(demo);
@@ -83,6 +85,16 @@ public final class Figures {
             FileSystemUtils.deleteRecursively(work);
         }
         System.exit(0);
+    }
+
+    private static void statements(Path demo) throws SQLException {
+        try (ConfigurableApplicationContext shop = start(demo, WITH_AN_EAR)) {
+            Client client = signedIn(shop);
+            PressStatements.measure(shop, client, KeyPress.openWithAStepToDo(client));
+        }
+        try (Connection bare = GrownShop.open(demo)) {
+            System.out.printf("the demo shop: %,d bytes a job%n", GrownShop.bytesAJob(bare.createStatement()));
+        }
     }
 
     private static Path grown(Path demo, Path to, int jobs) throws IOException, SQLException {
@@ -125,6 +137,7 @@ public final class Figures {
     private static Map<String, Result> measure(Path data) throws SQLException {
         Map<String, Result> results = new LinkedHashMap<>();
         try (Connection bare = GrownShop.open(data)) {
+            System.out.printf("%,d bytes a job%n", GrownShop.bytesAJob(bare.createStatement()));
             List<Screen> screens = screens(bare);
             Map<String, List<Overhearing.Statement>> sql = overheard(data, screens);
             try (ConfigurableApplicationContext shop = start(data, JUST_THE_SHOP)) {
@@ -137,6 +150,8 @@ public final class Figures {
                     results.put(screen.name(), result);
                     print(screen.name(), result);
                 }
+                Times press = PressStatements.time(client, KeyPress.openWithAStepToDo(client));
+                System.out.printf("%-22s %7.2f ms %7.2f ms%n", "press", press.medianMillis(), press.millis95());
             }
         }
         return results;

@@ -127,6 +127,13 @@ final class GrownShop {
                 + "?journal_mode=WAL&cache_size=-65536&mmap_size=268435456");
     }
 
+    /** What the file takes on the disk, shared out over the jobs. */
+    static int bytesAJob(Statement statement) throws SQLException {
+        return single(
+                statement,
+                "SELECT page_count * page_size / (SELECT COUNT(*) FROM job) FROM pragma_page_count, pragma_page_size");
+    }
+
     static int single(Statement statement, String sql) throws SQLException {
         try (ResultSet row = statement.executeQuery(sql)) {
             row.next();

@@ -76,7 +76,7 @@ final class KeyPress {
                 .toArray());
     }
 
-    private static long openWithAStepToDo(Client reader) {
+    static long openWithAStepToDo(Client reader) {
         for (var row : reader.get("/api/rack").body().get("next").values()) {
             long job = row.get("jobId").asLong();
             if (row.get("opened").asBoolean()

@@ -1,7 +1,7 @@
 # The front door. Each target works from a fresh clone with a JDK 17, Maven, Node 20 and make.
 
 MVN := mvn -B -ntp
-# Whole paths: the class archive fits only the path that it was made for.
+# What the tests and the benchmarks build. Whole paths: the class archive fits only the path that it was made for.
 JAR := $(CURDIR)/server/target/wrench-notes.jar
 ARCHIVE := $(CURDIR)/server/target/wrench-notes.jsa
 PORT ?= 8080
@@ -13,11 +13,11 @@ WEB_SOURCES := $(shell find web/src web/public -type f ! -name schema.d.ts) web/
 
 .PHONY: demo run test unit bench shots types format lint browser clean
 
-demo: $(ARCHIVE) ## start with the demo shop at http://localhost:8080
-	java -XX:SharedArchiveFile=$(ARCHIVE) -jar $(JAR) --wrenchnotes.demo=true --wrenchnotes.data=data/demo --server.port=$(PORT)
+demo: .run/built ## start with the demo shop at http://localhost:8080
+	@tools/start --wrenchnotes.demo=true --wrenchnotes.data=data/demo --server.port=$(PORT)
 
-run: $(ARCHIVE) ## start with the shop's own data in ./data
-	java -XX:SharedArchiveFile=$(ARCHIVE) -jar $(JAR) --server.port=$(PORT)
+run: .run/built ## start with the shop's own data in ./data
+	@tools/start --server.port=$(PORT)
 
 test: $(STAMPS)/web browser ## every test: core, server, architecture, browser
 	$(MVN) verify
@@ -47,6 +47,10 @@ lint: $(STAMPS)/npm
 browser: ## Debian's Chromium, if it is missing
 	@tools/browser
 
+# What is started: built apart, so that tests and shops can run side by side.
+.run/built: $(STAMPS)/web $(JAVA_SOURCES) tools/build-app
+	@tools/build-app
+
 $(JAR): $(STAMPS)/web $(JAVA_SOURCES)
 	$(MVN) -q package -DskipTests
 	@touch $@
@@ -55,15 +59,14 @@ $(JAR): $(STAMPS)/web $(JAVA_SOURCES)
 $(ARCHIVE): $(JAR)
 	@tools/archive-classes $(JAR) $@
 
-# npm ci takes minutes; it runs again only when the lock file has changed.
+# npm ci takes minutes; it runs again only when the lock file has changed. Two makes at once take turns here.
 $(STAMPS)/npm: web/package-lock.json
-	cd web && npm ci --no-audit --no-fund
-	@mkdir -p $(STAMPS) && touch $@
+	@tools/in-turn $@ web/package-lock.json "cd web && npm ci --no-audit --no-fund"
 
 $(STAMPS)/web: $(STAMPS)/npm $(WEB_SOURCES)
-	cd web && npm run --silent build
-	@touch $@
+	@tools/in-turn $@ "$?" "cd web && npm run --silent build"
 
 clean:
 	$(MVN) -q clean
-	rm -rf web/dist $(STAMPS)
+	$(MVN) -q -Dout=target-app clean
+	rm -rf web/dist $(STAMPS) .run

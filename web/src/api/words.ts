@@ -68,7 +68,7 @@ export const kindWords: Record<Schemas['Model']['kind'], string> = {
   OTHER: 'other',
 };
 
-export const sideWords: Record<Schemas['Step']['side'], string> = {
+export const sideWords: Record<Schemas['StepSaid']['side'], string> = {
   TOP: 'top up',
   BOTTOM: 'bottom up',
   FRONT: 'front up',

@@ -6,7 +6,7 @@ import { Act } from '../parts/Buttons';
 import { Loaded, Trouble } from '../parts/States';
 import { Counter } from './Counter';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 
 /** This step is not as the notes have it: counted right, it waits for a lead, with this job's name on it. */
 export function NotesAreWrong({

@@ -17,7 +17,7 @@ export function ArrivalFields({
   said: Arrival;
   say: (next: Arrival) => void;
   words: Schemas['SymptomWord'][];
-  steps: Schemas['Step'][];
+  steps: Schemas['StepSaid'][];
 }) {
   return (
     <>

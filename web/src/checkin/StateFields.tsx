@@ -13,7 +13,7 @@ type Part = { said: Arrival; say: (next: Arrival) => void };
 const PLACED: Mark[] = ['DENTS', 'BENT', 'LIQUID'];
 
 /** What can be seen of it before anybody here has touched it. */
-export function StateFields({ said, say, steps }: Part & { steps: Schemas['Step'][] }) {
+export function StateFields({ said, say, steps }: Part & { steps: Schemas['StepSaid'][] }) {
   const turn = (mark: Mark) =>
     say({
       ...said,
@@ -107,7 +107,7 @@ function Photos({ said, say }: Part) {
 }
 
 /** Fasteners that were missing before anybody here touched it, by their group in the notes. */
-function MissingThings({ said, say, steps }: Part & { steps: Schemas['Step'][] }) {
+function MissingThings({ said, say, steps }: Part & { steps: Schemas['StepSaid'][] }) {
   const things = steps.flatMap((step) => [
     ...step.fasteners.map((group) => ({ id: group.id, label: group.label, count: group.count })),
     ...step.pieces.map((piece) => ({ id: piece.id, label: piece.label, count: piece.count })),

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { colours } from '../theme';
 import { accessLayout, type Box, COMPONENT_LINE, smooth } from './accessLayout';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 
 /** How far the map may shrink to fit. */
 const SMALLEST = 0.78;

@@ -24,7 +24,7 @@ export function SideOutline({
   groups,
   place,
 }: {
-  side: Schemas['Step']['side'];
+  side: Schemas['StepSaid']['side'];
   groups: Group[];
   /** called with a place, 0 to 1 each way, when somebody points at the outline */
   place?: (x: number, y: number) => void;

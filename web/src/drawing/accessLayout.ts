@@ -1,7 +1,7 @@
 import { Graph, layout } from '@dagrejs/dagre';
 import type { Schemas } from '../api/client';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 
 export type Box = {
   step: Step;

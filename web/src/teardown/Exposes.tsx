@@ -6,7 +6,7 @@ import { Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { toggled } from './toggled';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 
 /** What can be reached once a step is done; a new component is made by writing its name. */
 export function Exposes({

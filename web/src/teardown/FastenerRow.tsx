@@ -24,7 +24,7 @@ export function FastenerRow({
   shape?: Schemas['FastenerShape'];
   /** what the thread table asks about it */
   question?: string;
-  side: Schemas['Step']['side'];
+  side: Schemas['StepSaid']['side'];
   change: (group: Group) => void;
   remove: () => void;
 }) {

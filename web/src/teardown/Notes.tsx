@@ -13,7 +13,7 @@ import { Proposals } from './Proposals';
 import { StepForm } from './StepForm';
 import { StepList } from './StepList';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 
 /** The notes of one revision: read as a list, changed step by step, saved as a whole. */
 export function Notes({ sheet, revision }: { sheet: Schemas['ModelSheet']; revision: Schemas['Revision'] }) {

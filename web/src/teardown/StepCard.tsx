@@ -11,7 +11,7 @@ export function StepCard({
   step,
   shapes,
 }: {
-  step: Schemas['Step'];
+  step: Schemas['StepSaid'];
   shapes: Schemas['NotesView']['shapes'];
 }) {
   const marked = step.fasteners.filter((group) => group.spots.length > 0);

@@ -10,7 +10,7 @@ import { StepPhotos } from './StepPhotos';
 import { OtherWays, WayBack } from './StepWays';
 import { toggled } from './toggled';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 
 /** One step, to be written or put right. */
 export function StepForm({

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { sideWords } from '../api/words';
 import { FastenerPicture } from '../drawing/Fastener';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 
 /** The steps in their order, each with what it takes off, drawn. */
 export function StepList({

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { Chip } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 
-type Step = Schemas['Step'];
+type Step = Schemas['StepSaid'];
 type Part = { step: Step; set: (part: Partial<Step>) => void };
 
 /** What must be so before a step, and what to remember after it. */

@@ -69,16 +69,19 @@ final class GoldenShopMaker {
     }
 
     private String lid(String id, String title) {
-        return "{'id':'" + id + "','title':'" + title + "','how':'Lift at the back.','caution':'Springs under the lid.',"
+        return "{'id':'" + id + "','title':'" + title
+                + "','how':'Lift at the back.','caution':'Springs under the lid.',"
                 + "'side':'BOTTOM','tool':'PH1','minutes':2,'fasteners':[" + SCREWS + "],'closeUp':'Hook first.',"
-                + "'photos':[{'hash':'" + photo + "','words':'the hook','marks':[{'kind':'CAUTION','at':{'x':0.25,'y':0.5},"
+                + "'photos':[{'hash':'" + photo
+                + "','words':'the hook','marks':[{'kind':'CAUTION','at':{'x':0.25,'y':0.5},"
                 + "'words':'spring'}]}]}";
     }
 
     private String deck() {
         return "{'id':'deck','title':'Deck out','needs':['lid'],'side':'TOP','tool':'','minutes':3,'connectors':"
                 + "[{'id':'lead','label':'motor lead','mark':'red to the rim','keyed':true,'latch':'slide'}],'pieces':"
-                + "[{'id':'washer','label':'thrust washer','hint':'','count':1}],'exposes':[" + belt + "],'waitHours':1,"
+                + "[{'id':'washer','label':'thrust washer','hint':'','count':1}],'exposes':[" + belt
+                + "],'waitHours':1,"
                 + "'mustBeTrue':'drawer shut','partsMinor':250,'reversible':false}";
     }
 
@@ -94,7 +97,11 @@ final class GoldenShopMaker {
                 + "'shows':'a dot'}],'checks':[{'stage':'BEFORE_CLOSING','what':'turns','load':'','times':1},"
                 + "{'stage':'AFTER_CLOSING','what':'plays','load':'test tape','times':1}],'watch':[{'component':" + belt
                 + ",'words':'lay it flat'}],'lookOver':[{'component':" + belt + ",'words':'is it on'}]}";
-        save(revision, 1, "[" + lid("lid", "Lid off") + "," + deck() + "," + frame().replace(",'backAfter':['lid']", "") + "]", whole);
+        save(
+                revision,
+                1,
+                "[" + lid("lid", "Lid off") + "," + deck() + "," + frame().replace(",'backAfter':['lid']", "") + "]",
+                whole);
         ok(client.put(
                 "/api/revisions/" + revision,
                 1,
@@ -128,9 +135,10 @@ final class GoldenShopMaker {
     }
 
     private void aJobWithEverything() {
-        String arrival = ",'marks':['DENTS','LIQUID'],'places':{'DENTS':'left edge'},'condition':'dusty','missing':[{'thing':"
-                + "'case','count':1}],'belongings':['power lead','one tape'],'photos':[{'hash':'" + photo
-                + "','words':'the dent'}]";
+        String arrival =
+                ",'marks':['DENTS','LIQUID'],'places':{'DENTS':'left edge'},'condition':'dusty','missing':[{'thing':"
+                        + "'case','count':1}],'belongings':['power lead','one tape'],'photos':[{'hash':'" + photo
+                        + "','words':'the dent'}]";
         long job = takenIn(revision, ",'slot':'A1','due':'2026-12-24T10:00:00Z'", arrival);
         ok(client.put(
                 "/api/jobs/" + job + "/arrival",
@@ -166,7 +174,10 @@ final class GoldenShopMaker {
         post("/api/measurements/" + post(at + "/measurements", rails()) + "/strike", "{'why':'wrong pin'}");
         post(at + "/measurements", rails());
         checked(job, "BEFORE_CLOSING", "PASSED", "turns", "");
-        post("/api/holds/" + post(at + "/holds", "{'kind':'CURE','why':'resin','until':'2099-01-01T00:00:00Z'}") + "/end", "{}");
+        post(
+                "/api/holds/" + post(at + "/holds", "{'kind':'CURE','why':'resin','until':'2099-01-01T00:00:00Z'}")
+                        + "/end",
+                "{}");
         post(at + "/holds", "{'kind':'OWNER','why':'go on?'}");
         ok(client.put(
                 "/api/chips",
@@ -209,8 +220,8 @@ final class GoldenShopMaker {
     private void checked(long job, String stage, String verdict, String what, String load) {
         post(
                 "/api/jobs/" + job + "/checks",
-                "{'stage':'" + stage + "','verdict':'" + verdict + "','what':'" + what + "','coversOn':true,'load':'" + load
-                        + "','times':1,'remark':''}");
+                "{'stage':'" + stage + "','verdict':'" + verdict + "','what':'" + what + "','coversOn':true,'load':'"
+                        + load + "','times':1,'remark':''}");
     }
 
     /** Mended, closed for now, opened again, closed for good, handed over; and the same unit once more. */
@@ -235,11 +246,8 @@ final class GoldenShopMaker {
         post("/api/jobs/" + job + "/outcome", "{'outcome':'PARTLY_FIXED','remark':'one ear'}");
         post("/api/jobs/" + job + "/outcome", "{'outcome':'FIXED','remark':''}");
         post("/api/jobs/" + job + "/handover", "{'belongings':[]}");
-        long unit = client.get("/api/jobs/" + job)
-                .body()
-                .get("job")
-                .get("unitId")
-                .asLong();
+        long unit =
+                client.get("/api/jobs/" + job).body().get("job").get("unitId").asLong();
         found(takenIn(revision, ",'unitId':" + unit, ""), "slack", false);
     }
 
@@ -249,9 +257,7 @@ final class GoldenShopMaker {
         long drive = post("/api/models/" + model + "/revisions", "{'name':'A','tellApart':''}");
         save(drive, 0, "[" + lid("cap", "Cap off") + "]", "{}");
         ok(client.put(
-                "/api/components/" + belt,
-                2,
-                json("{'name':'belt','aliases':['drive band'],'inside':" + model + "}")));
+                "/api/components/" + belt, 2, json("{'name':'belt','aliases':['drive band'],'inside':" + model + "}")));
         long job = takenIn(revision, "", "");
         press(
                 job,

@@ -101,29 +101,15 @@ public final class Assembled {
         return new Step(
                 prefix + step.id(),
                 title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE - 1) + "…",
-                step.how(),
-                step.caution(),
-                needs,
-                step.side(),
-                step.tool(),
-                step.minutes(),
-                step.fasteners().stream()
-                        .map(group -> group.withId(prefix + group.id()))
-                        .toList(),
-                step.connectors().stream()
-                        .map(plug -> plug.withId(prefix + plug.id()))
-                        .toList(),
-                step.pieces().stream()
-                        .map(piece -> piece.withId(prefix + piece.id()))
-                        .toList(),
+                step.doing(),
+                step.danger(),
+                new Order(
+                        needs,
+                        step.insteadOf().isEmpty() ? "" : prefix + step.insteadOf(),
+                        prefixed(prefix, step.backAfter())),
+                step.toll(),
+                step.off().in(prefix),
                 step.exposes(),
-                step.insteadOf().isEmpty() ? "" : prefix + step.insteadOf(),
-                step.partsMinor(),
-                step.reversible(),
-                step.mustBeTrue(),
-                step.closeUp(),
-                prefixed(prefix, step.backAfter()),
-                step.waitHours(),
                 step.photos());
     }
 

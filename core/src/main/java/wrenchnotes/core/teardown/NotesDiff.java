@@ -104,16 +104,12 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
         things(lines, was, is);
         line(lines, "exposes", counted(was.exposes()), counted(is.exposes()));
         line(lines, "instead of", was.insteadOf(), is.insteadOf());
-        line(
-                lines,
-                "parts it costs",
-                was.partsMinor().toString(),
-                is.partsMinor().toString());
+        line(lines, "parts it costs", String.valueOf(was.partsMinor()), String.valueOf(is.partsMinor()));
         line(lines, "can be undone", was.reversible() ? "yes" : "no", is.reversible() ? "yes" : "no");
         line(lines, "must be so first", was.mustBeTrue(), is.mustBeTrue());
         line(lines, "on the way back", was.closeUp(), is.closeUp());
         line(lines, "goes back after", titles(was.backAfter(), earlier), titles(is.backAfter(), later));
-        line(lines, "hours left off", was.waitHours().toString(), is.waitHours().toString());
+        line(lines, "hours left off", String.valueOf(was.waitHours()), String.valueOf(is.waitHours()));
         if (!was.photos().equals(is.photos())) {
             lines.add("photos: " + pictures(was) + " → " + pictures(is));
         }

@@ -18,6 +18,7 @@ import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
 
 /** A screw left over, a plug forgotten, a pair easily swapped, a count that does not agree. */
@@ -181,8 +182,6 @@ class LeftOverTest {
 
     private static Step step(
             String id, Set<String> needs, List<FastenerGroup> screws, List<Connector> plugs, List<LoosePiece> pieces) {
-        return new Step(
-                id, id, "", "", needs, Side.TOP, "PH1", 1, screws, plugs, pieces, null, null, null, null, "", "", null,
-                null, null);
+        return Step.plain(id, id, needs, Side.TOP, "PH1", 1, null, null).with(new Things(screws, plugs, pieces));
     }
 }

@@ -12,10 +12,14 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Order;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Things;
+import wrenchnotes.core.teardown.Toll;
 import wrenchnotes.core.unit.Invalid;
 
 class WayInTest {
@@ -69,52 +73,15 @@ class WayInTest {
 
     /** One of two ways to the same end, or a step with an exception on the way back. */
     private static Step step(String id, String insteadOf, Set<String> backAfter, String... needs) {
-        return new Step(
-                id,
-                "Take off " + id,
-                "",
-                "",
-                Set.of(needs),
-                Side.TOP,
-                "PH1",
-                1,
-                null,
-                null,
-                null,
-                null,
-                insteadOf,
-                0L,
-                true,
-                "",
-                "",
-                backAfter,
-                0,
-                null);
+        return Step.of(id, "Take off " + id, Doing.of(Side.TOP, "PH1", 1))
+                .with(new Order(Set.of(needs), insteadOf, backAfter));
     }
 
     /** A step that cannot be undone. */
     static Step irreversible(String id, List<FastenerGroup> fasteners) {
-        return new Step(
-                id,
-                "Cut " + id,
-                "",
-                "",
-                Set.of(),
-                Side.TOP,
-                "knife",
-                1,
-                fasteners,
-                null,
-                null,
-                null,
-                null,
-                0L,
-                false,
-                "",
-                "",
-                null,
-                0,
-                null);
+        return Step.of(id, "Cut " + id, Doing.of(Side.TOP, "knife", 1))
+                .with(new Toll(0, false))
+                .with(Things.fastened(fasteners));
     }
 
     @Test

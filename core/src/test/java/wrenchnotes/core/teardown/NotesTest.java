@@ -83,48 +83,14 @@ class NotesTest {
 
     @Test
     void theWayKnowsWhatTheBenchWantsToKnow() {
-        Step shell = new Step(
-                "shell",
-                "Shell off",
-                "",
-                "The tube holds a charge.",
-                null,
-                Side.FRONT,
-                "T15",
-                4,
-                List.of(SCREWS),
-                null,
-                null,
-                Set.of(),
-                "",
-                0L,
-                true,
-                "",
-                "",
-                null,
-                24,
-                null);
-        Step board = new Step(
-                "board",
-                "Board out",
-                "",
-                "",
-                Set.of("shell"),
-                Side.TOP,
-                "PH1",
-                5,
-                null,
-                List.of(new Connector("lead", "lead", "", true, "")),
-                List.of(new LoosePiece("ring", "ring", "", 2)),
-                Set.of(7L),
-                "",
-                0L,
-                true,
-                "",
-                "",
-                Set.of("supply"),
-                0,
-                null);
+        Step shell = Step.plain("shell", "Shell off", Set.of(), Side.FRONT, "T15", 4, List.of(SCREWS), Set.of())
+                .with(new Caution("The tube holds a charge.", 24));
+        Step board = Step.plain("board", "Board out", Set.of("shell"), Side.TOP, "PH1", 5, null, Set.of(7L))
+                .with(new Order(Set.of("shell"), "", Set.of("supply")))
+                .with(new Things(
+                        null,
+                        List.of(new Connector("lead", "lead", "", true, "")),
+                        List.of(new LoosePiece("ring", "ring", "", 2))));
         Step supply = Step.plain("supply", "Supply out", Set.of("shell"), Side.TOP, "PH1", 2, null, Set.of(8L));
         Teardown notes = Teardown.of(List.of(shell, supply, board));
         Map<String, List<Double>> recorded = Map.of("board", List.of(6.0, 8.0, 10.0, 8.0), "supply", List.of(1.0));

@@ -7,13 +7,16 @@ import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Order;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
@@ -131,26 +134,9 @@ class DraftService {
         Set<String> needs = before.steps().isEmpty()
                 ? Set.of()
                 : Set.of(before.steps().get(before.steps().size() - 1).id());
-        return new Step(
-                id,
-                off.title(),
-                fasteners.isEmpty() ? "" : "Written as it came off: sizes not measured yet.",
-                "",
-                needs,
-                off.side(),
-                off.tool(),
-                minutes,
-                fasteners,
-                plugs,
-                pieces,
-                null,
-                "",
-                0L,
-                true,
-                "",
-                "",
-                null,
-                0,
-                null);
+        String how = fasteners.isEmpty() ? "" : "Written as it came off: sizes not measured yet.";
+        return Step.of(id, off.title(), new Doing(how, off.side(), off.tool(), minutes, "", ""))
+                .with(Order.after(needs))
+                .with(new Things(fasteners, plugs, pieces));
     }
 }

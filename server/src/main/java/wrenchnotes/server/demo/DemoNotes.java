@@ -7,17 +7,23 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.ToLongFunction;
+import java.util.stream.Collectors;
+import wrenchnotes.core.teardown.Caution;
 import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Order;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Spot;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.teardown.Toll;
 
 /** Writes the notes of a demo revision, a line a step. */
 final class DemoNotes {
@@ -53,6 +59,19 @@ final class DemoNotes {
             this.side = side;
             this.tool = tool;
             this.minutes = minutes;
+        }
+
+        private Step step(ToLongFunction<String> componentId) {
+            return new Step(
+                    id,
+                    title,
+                    new Doing(how, side, tool, minutes, mustBeTrue, closeUp),
+                    new Caution(caution, waitHours),
+                    new Order(needs, insteadOf, backAfter),
+                    new Toll(partsMinor, reversible),
+                    new Things(fasteners, connectors, pieces),
+                    exposes.stream().map(componentId::applyAsLong).collect(Collectors.toSet()),
+                    List.of());
         }
 
         Line needs(String... ids) {
@@ -253,31 +272,6 @@ final class DemoNotes {
     Teardown teardown(Overview overview, ToLongFunction<String> componentId) {
         return Teardown.of(
                 overview,
-                lines.values().stream()
-                        .map(line -> new Step(
-                                line.id,
-                                line.title,
-                                line.how,
-                                line.caution,
-                                line.needs,
-                                line.side,
-                                line.tool,
-                                line.minutes,
-                                line.fasteners,
-                                line.connectors,
-                                line.pieces,
-                                new TreeSet<>(line.exposes.stream()
-                                        .mapToLong(componentId)
-                                        .boxed()
-                                        .toList()),
-                                line.insteadOf,
-                                line.partsMinor,
-                                line.reversible,
-                                line.mustBeTrue,
-                                line.closeUp,
-                                line.backAfter,
-                                line.waitHours,
-                                List.of()))
-                        .toList());
+                lines.values().stream().map(line -> line.step(componentId)).toList());
     }
 }

@@ -10,6 +10,7 @@ import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Things;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.JobStore;
@@ -95,7 +96,10 @@ public class DemoTeardowns {
     void propose(By by, long revision) {
         Step deck = notes.newest(revision).teardown().step("deck");
         FastenerGroup cover = deck.fasteners().get(0);
-        Step six = deck.takingOff(List.of(cover.counting(cover.count() + 1)));
+        Step six = deck.with(new Things(
+                List.of(cover.counting(cover.count() + 1)),
+                deck.off().connectors(),
+                deck.off().pieces()));
         Optional<Long> seenOn = jobs.open().stream()
                 .filter(job -> job.revisionId() == revision)
                 .map(JobStore.Job::id)

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.diagnosis.CrossedTries;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
@@ -33,11 +32,9 @@ public class EvidenceStore {
     public record OverruledRow(FaultName fault, Overruling word, String why, Instant at, String by) {}
 
     private final JdbcClient jdbc;
-    private final JsonMapper json;
 
-    EvidenceStore(JdbcClient jdbc, JsonMapper json) {
+    EvidenceStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.json = json;
     }
 
     /** Those that stand, oldest first. */
@@ -89,7 +86,7 @@ public class EvidenceStore {
                 .param("job", job)
                 .query((row, n) -> new TriesRow(
                         row.getLong("id"),
-                        json.readValue(row.getString("grid"), CrossedTries.class),
+                        TriesForm.grid(row.getString("grid")),
                         Sql.instant(row, "at"),
                         row.getString("by")))
                 .list();
@@ -98,7 +95,7 @@ public class EvidenceStore {
     long addTries(By by, long job, CrossedTries grid) {
         return Sql.inserted(jdbc.sql("INSERT INTO crossed_tries (job_id, grid, at, by) VALUES (:job, :grid, :at, :by)")
                 .param("job", job)
-                .param("grid", json.writeValueAsString(grid))
+                .param("grid", TriesForm.text(grid))
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
     }

@@ -29,6 +29,9 @@ import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Kind;
+import wrenchnotes.server.teardown.form.OverviewForm;
+import wrenchnotes.server.teardown.form.PhotoForm;
+import wrenchnotes.server.teardown.form.StepForm;
 
 /** Notes as a JSON file, written for other software and for the next fifty years; checked by its schema when read. */
 @Component
@@ -79,14 +82,15 @@ public class TeardownFile {
         file.set("model", json.valueToTree(content.model()));
         ObjectNode revision = file.putObject("revision");
         revision.put("name", content.revision()).put("tellApart", content.tellApart());
-        content.look().ifPresent(look -> revision.set("look", json.valueToTree(look)));
+        content.look().ifPresent(look -> revision.set("look", json.valueToTree(PhotoForm.of(look))));
         ArrayNode components = file.putArray("components");
         for (Part part : content.components().values()) {
             ObjectNode node = components.addObject().put("name", part.name());
             node.set("aliases", json.valueToTree(part.aliases()));
             part.inside().ifPresent(inside -> node.set("inside", json.valueToTree(inside)));
         }
-        ObjectNode overview = json.valueToTree(content.notes().overview());
+        ObjectNode overview =
+                json.valueToTree(OverviewForm.of(null, content.notes().overview()));
         for (String points : POINTS) {
             for (JsonNode point : overview.get(points).values()) {
                 ((ObjectNode) point)
@@ -96,7 +100,7 @@ public class TeardownFile {
         file.set("overview", overview);
         ArrayNode steps = file.putArray("steps");
         for (Step step : content.notes().steps()) {
-            ObjectNode node = json.valueToTree(step);
+            ObjectNode node = json.valueToTree(StepForm.of(step));
             ArrayNode exposes = node.putArray("exposes");
             // By name: ids differ from shop to shop, and the same notes are always written the same way.
             step.exposes().stream().map(content::name).sorted().forEach(exposes::add);
@@ -131,7 +135,8 @@ public class TeardownFile {
                 model(file.get("model")),
                 file.get("revision").get("name").asString(),
                 file.get("revision").path("tellApart").asString(""),
-                file.get("revision").optional("look").map(look -> json.treeToValue(look, Photo.class)),
+                file.get("revision").optional("look").map(look -> json.treeToValue(look, PhotoForm.class)
+                        .photo()),
                 components,
                 photos(file.path("photos")),
                 Teardown.of(overview(file.path("overview"), ids), steps));
@@ -164,7 +169,7 @@ public class TeardownFile {
                 ((ObjectNode) point).put("component", known(ids, name, "A watch point"));
             }
         }
-        return json.treeToValue(node, Overview.class);
+        return json.treeToValue(node, OverviewForm.class).overview();
     }
 
     private static long known(Map<String, Long> ids, String name, String who) {
@@ -196,7 +201,7 @@ public class TeardownFile {
                     known(ids, name.asString(), "Step \"" + node.get("title").asString() + "\""));
         }
         node.set("exposes", exposes);
-        return json.treeToValue(node, Step.class);
+        return json.treeToValue(node, StepForm.class).step();
     }
 
     private void refuseWhatTheSchemaRefuses(String text) {

@@ -3,7 +3,6 @@ package wrenchnotes.server.gauge;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.gauge.LogicChip;
 import wrenchnotes.server.ground.By;
 
@@ -12,16 +11,14 @@ import wrenchnotes.server.ground.By;
 public class ChipStore {
 
     private final JdbcClient jdbc;
-    private final JsonMapper json;
 
-    ChipStore(JdbcClient jdbc, JsonMapper json) {
+    ChipStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.json = json;
     }
 
     List<LogicChip> added() {
         return jdbc.sql("SELECT chip FROM logic_chip ORDER BY number")
-                .query((row, n) -> json.readValue(row.getString("chip"), LogicChip.class))
+                .query((row, n) -> ChipForm.chip(row.getString("chip")))
                 .list();
     }
 
@@ -33,7 +30,7 @@ public class ChipStore {
                         ON CONFLICT (number) DO UPDATE SET chip = excluded.chip, at = excluded.at, by = excluded.by
                         """)
                 .param("number", chip.number())
-                .param("chip", json.writeValueAsString(chip))
+                .param("chip", ChipForm.text(chip))
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();

@@ -21,6 +21,7 @@ import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.ground.Stored;
 
 /** What was measured in jobs. */
 @Component
@@ -200,7 +201,7 @@ public class MeasurementStore {
                 .param("stage", one.stage())
                 .param("goodUnit", one.goodUnit() ? 1 : 0)
                 .param("instrument", one.instrument())
-                .param("asked", json.writeValueAsString(one.asked()))
+                .param("asked", Stored.document(one.asked()))
                 .param("typed", json.writeValueAsString(one.typed()))
                 .param("verdict", one.measured().verdict().map(Enum::name).orElse(null))
                 .param("words", one.measured().words())

@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
@@ -28,6 +27,7 @@ import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.teardown.form.NotesForm;
 
 /** Loads what the standing of jobs follows from: a handful of queries for one job or for all that are open. */
 @Component
@@ -91,11 +91,9 @@ public class FactsStore {
             "SELECT job_id, COUNT(*) AS n FROM finding WHERE %s AND struck_at IS NULL GROUP BY job_id".formatted(THESE);
 
     private final JdbcClient jdbc;
-    private final JsonMapper json;
 
-    FactsStore(JdbcClient jdbc, JsonMapper json) {
+    FactsStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.json = json;
     }
 
     public JobFacts of(JobStore.Job job) {
@@ -126,8 +124,7 @@ public class FactsStore {
         each(
                 PLANS,
                 ids,
-                row -> gathered.plans.put(
-                        row.getLong("job_id"), json.readValue(row.getString("overview"), Overview.class)));
+                row -> gathered.plans.put(row.getLong("job_id"), NotesForm.overview(row.getString("overview"))));
         each(REWORKS, ids, row -> gathered.reworks.put(row.getLong("job_id"), row.getInt("n")));
         each(HOLDS, ids, row -> gathered.holds
                 .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())

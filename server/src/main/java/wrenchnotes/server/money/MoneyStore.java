@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.diagnosis.Where.Level;
 import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.money.Worth;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.ground.Stored;
 
 /** Sales, what was paid, what was decided, and which parts remedies usually take. */
 @Component
@@ -30,11 +30,9 @@ public class MoneyStore {
     private static final int LATEST = 200;
 
     private final JdbcClient jdbc;
-    private final JsonMapper json;
 
-    MoneyStore(JdbcClient jdbc, JsonMapper json) {
+    MoneyStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.json = json;
     }
 
     /** The latest sales of units of the same kind, each with the narrowest thing it has in common. */
@@ -117,7 +115,7 @@ public class MoneyStore {
                 .param("job", job)
                 .param("way", way.name())
                 .param("why", why)
-                .param("figures", json.writeValueAsString(figures))
+                .param("figures", Stored.document(figures))
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();

@@ -12,6 +12,7 @@ import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.teardown.form.PhotoForm;
 
 /** Models, revisions, components and known faults. */
 @Component
@@ -136,7 +137,7 @@ public class ModelStore {
                 row.getLong("model_id"),
                 row.getString("name"),
                 row.getString("tell_apart"),
-                Optional.ofNullable(row.getString("look")).map(look -> json.readValue(look, Photo.class)),
+                Optional.ofNullable(row.getString("look")).map(PhotoForm::photo),
                 row.getLong("version"),
                 row.getLong("notes"));
     }
@@ -166,7 +167,7 @@ public class ModelStore {
                 .param("id", id)
                 .param("name", name)
                 .param("tellApart", tellApart)
-                .param("look", look.map(json::writeValueAsString).orElse(null))
+                .param("look", look.map(PhotoForm::text).orElse(null))
                 .update();
     }
 

@@ -23,7 +23,6 @@ import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.NotesDiff;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.SharedFix;
-import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.ThreadQuestion;
 import wrenchnotes.core.unit.Invalid;
@@ -51,7 +50,7 @@ public class NotesApi {
     /** @param overview what holds for the revision as a whole; as it was if left out */
     public record NotesSaid(
             Optional<Overview> overview,
-            @NotNull @Size(max = 200) List<Step> steps,
+            @NotNull @Size(max = 200) List<StepSaid> steps,
             @Size(max = 300) String why) {
         public NotesSaid {
             overview = overview == null ? Optional.empty() : overview;
@@ -67,7 +66,7 @@ public class NotesApi {
             long revisionId,
             long number,
             Overview overview,
-            List<Step> steps,
+            List<StepSaid> steps,
             Map<String, FastenerShape> shapes,
             Map<String, String> questions,
             String why,
@@ -84,7 +83,7 @@ public class NotesApi {
 
     @PutMapping("/teardown")
     NotesView save(@PathVariable long revision, Seen seen, @Valid @RequestBody NotesSaid said, Pen pen) {
-        Teardown steps = Teardown.of(said.steps());
+        Teardown steps = Teardown.of(StepSaid.steps(said.steps()));
         String why = said.why() == null ? "" : said.why().strip();
         return pen.once(said, NotesView.class, by -> {
             Overview overview = said.overview()
@@ -187,7 +186,7 @@ public class NotesApi {
                 revision,
                 version.number(),
                 version.teardown().overview(),
-                version.teardown().steps(),
+                StepSaid.of(version.teardown().steps()),
                 shapes,
                 questions(version.teardown()),
                 version.why(),

@@ -8,31 +8,24 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
-import wrenchnotes.core.teardown.Overview;
-import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.teardown.form.NotesForm;
 
 /** The versions of each revision's notes, each written once and never changed. */
 @Component
 public class NotesStore {
 
-    private static final TypeReference<List<Step>> STEPS = new TypeReference<>() {};
-
     private static final int KEPT = 400;
 
     private final JdbcClient jdbc;
-    private final JsonMapper json;
     /** Saved notes never change, so one read serves every key press on the bench. */
     private final Map<Long, Version> read = new ConcurrentHashMap<>();
 
-    NotesStore(JdbcClient jdbc, JsonMapper json) {
+    NotesStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.json = json;
     }
 
     public record Version(long id, long number, Teardown teardown, String why, String by, Instant at) {}
@@ -100,9 +93,7 @@ public class NotesStore {
         return new Version(
                 row.getLong("id"),
                 row.getLong("number"),
-                Teardown.of(
-                        json.readValue(row.getString("overview"), Overview.class),
-                        json.readValue(row.getString("steps"), STEPS)),
+                NotesForm.teardown(row.getString("overview"), row.getString("steps")),
                 row.getString("why"),
                 row.getString("by"),
                 Sql.instant(row, "made_at"));
@@ -115,8 +106,8 @@ public class NotesStore {
                                 """)
                 .param("revision", revision)
                 .param("number", number)
-                .param("overview", json.writeValueAsString(teardown.overview()))
-                .param("steps", json.writeValueAsString(teardown.steps()))
+                .param("overview", NotesForm.overview(teardown.overview()))
+                .param("steps", NotesForm.steps(teardown.steps()))
                 .param("why", why)
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));

@@ -18,7 +18,6 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
-import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.plan.Access;
 import wrenchnotes.core.teardown.plan.AccessPlan;
 import wrenchnotes.core.teardown.plan.Costs;
@@ -50,7 +49,7 @@ public class PlanApi {
             long revisionId,
             long number,
             Overview overview,
-            List<Step> steps,
+            List<StepSaid> steps,
             Map<String, FastenerShape> shapes,
             List<ModelStore.ModelComponent> components,
             List<Assembly.Choice> choices) {}
@@ -63,7 +62,7 @@ public class PlanApi {
                     revision,
                     whole.unit().number(),
                     whole.notes().overview(),
-                    whole.notes().steps(),
+                    StepSaid.of(whole.notes().steps()),
                     NotesApi.shapes(whole.notes()),
                     whole.components(),
                     whole.choices());

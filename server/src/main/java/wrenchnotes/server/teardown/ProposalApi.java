@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.teardown.NotesDiff;
-import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Session;
@@ -41,7 +40,9 @@ public class ProposalApi {
      * @param jobId where it was seen; left out if on no job
      */
     public record ProposalSaid(
-            @NotNull Step step, @NotBlank @Size(max = 200) String why, Optional<Long> jobId) {
+            @NotNull StepSaid step,
+            @NotBlank @Size(max = 200) String why,
+            Optional<Long> jobId) {
         public ProposalSaid {
             jobId = jobId == null ? Optional.empty() : jobId;
         }
@@ -101,7 +102,7 @@ public class ProposalApi {
                                 by,
                                 revision,
                                 said.jobId(),
-                                said.step(),
+                                said.step().step("step"),
                                 said.why().strip()),
                         0));
     }

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.teardown.form.NotesForm;
 
 /** What benches propose for the notes. */
 @Component
@@ -45,11 +45,9 @@ public class ProposalStore {
             """;
 
     private final JdbcClient jdbc;
-    private final JsonMapper json;
 
-    ProposalStore(JdbcClient jdbc, JsonMapper json) {
+    ProposalStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.json = json;
     }
 
     List<Proposal> waiting(long revision) {
@@ -75,7 +73,7 @@ public class ProposalStore {
                 .param("revision", revision)
                 .param("teardown", teardown)
                 .param("job", job.orElse(null))
-                .param("step", json.writeValueAsString(step))
+                .param("step", NotesForm.proposal(step))
                 .param("why", why)
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
@@ -118,7 +116,7 @@ public class ProposalStore {
                 row.getLong("teardown_id"),
                 job,
                 job.isPresent() ? Optional.of(Tag.of(row.getInt("tag")).text()) : Optional.empty(),
-                json.readValue(row.getString("step"), Step.class),
+                NotesForm.proposal(row.getString("step")),
                 row.getString("why"),
                 row.getLong("made_by"),
                 row.getString("by"),

@@ -61,7 +61,8 @@ final class PressStatements {
 
     private static int things(Client client, long job) {
         int things = 0;
-        for (JsonNode step : client.get("/api/jobs/" + job + "/bench").body().get("steps").values()) {
+        for (JsonNode step :
+                client.get("/api/jobs/" + job + "/bench").body().get("steps").values()) {
             things += step.get("things").size();
         }
         return things;

@@ -94,9 +94,9 @@ public record Access(
                         .flatMap(step -> step.fasteners().stream())
                         .collect(Collectors.groupingBy(
                                 FastenerGroup::head, Collectors.summingInt(FastenerGroup::count))),
-                steps.stream().mapToInt(step -> step.connectors().size()).sum(),
+                steps.stream().mapToInt(step -> step.off().connectors().size()).sum(),
                 steps.stream()
-                        .flatMap(step -> step.pieces().stream())
+                        .flatMap(step -> step.off().pieces().stream())
                         .mapToInt(piece -> piece.count())
                         .sum(),
                 steps.stream()

@@ -1,0 +1,33 @@
+package wrenchnotes.core.teardown;
+
+import wrenchnotes.core.unit.Checked;
+
+/**
+ * What hands do in a step, on the way in and back.
+ *
+ * @param how in words; may be empty
+ * @param side the side that faces up
+ * @param tool what is in the hand, as the bench calls it: {@code PH1}, {@code T8}, {@code hook}; empty for bare hands
+ * @param minutes how long it usually takes, 0 to 600
+ * @param mustBeTrue what must be so before it is begun: "drawer open before the power is pulled"
+ * @param closeUp what to remember on the way back: "belt flat, not twisted"
+ */
+public record Doing(String how, Side side, String tool, double minutes, String mustBeTrue, String closeUp) {
+
+    public Doing {
+        how = Checked.optionalText("how", how, 2000);
+        Checked.present("side", side);
+        tool = Checked.optionalText("tool", tool, 30);
+        Checked.within("minutes", minutes, 0.0, 600.0);
+        mustBeTrue = Checked.optionalText("mustBeTrue", mustBeTrue, 300);
+        closeUp = Checked.optionalText("closeUp", closeUp, 500);
+    }
+
+    public static Doing of(Side side, String tool, double minutes) {
+        return new Doing("", side, tool, minutes, "", "");
+    }
+
+    public Doing closingUp(String words) {
+        return new Doing(how, side, tool, minutes, mustBeTrue, words);
+    }
+}

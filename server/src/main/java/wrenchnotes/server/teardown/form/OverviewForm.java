@@ -1,0 +1,65 @@
+package wrenchnotes.server.teardown.form;
+
+import java.util.List;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.teardown.Overview.PlannedCheck;
+import wrenchnotes.core.teardown.Overview.ServiceMode;
+import wrenchnotes.core.teardown.Overview.WatchPoint;
+
+/** What notes say of a revision as a whole, as it stands in the database (form 1) and in the open format {@code teardown/1}. */
+public record OverviewForm(
+        Integer form,
+        String before,
+        List<ModeForm> modes,
+        List<CheckForm> checks,
+        List<PointForm> watch,
+        List<PointForm> lookOver) {
+
+    public record ModeForm(String name, String keys, String shows) {
+
+        private ServiceMode mode() {
+            return new ServiceMode(name, keys, shows);
+        }
+    }
+
+    public record CheckForm(String stage, String what, String load, int times) {
+
+        private PlannedCheck check() {
+            return new PlannedCheck(Stage.valueOf(stage), what, load, times);
+        }
+    }
+
+    public record PointForm(long component, String words) {
+
+        private WatchPoint point() {
+            return new WatchPoint(component, words);
+        }
+
+        private static PointForm of(WatchPoint point) {
+            return new PointForm(point.component(), point.words());
+        }
+    }
+
+    /** @param form its number; null where another form holds it */
+    public static OverviewForm of(Integer form, Overview overview) {
+        return new OverviewForm(
+                form,
+                overview.before(),
+                StepForm.each(overview.modes(), one -> new ModeForm(one.name(), one.keys(), one.shows())),
+                StepForm.each(
+                        overview.checks(),
+                        one -> new CheckForm(one.stage().name(), one.what(), one.load(), one.times())),
+                StepForm.each(overview.watch(), PointForm::of),
+                StepForm.each(overview.lookOver(), PointForm::of));
+    }
+
+    public Overview overview() {
+        return new Overview(
+                before,
+                StepForm.each(modes, ModeForm::mode),
+                StepForm.each(checks, CheckForm::check),
+                StepForm.each(watch, PointForm::point),
+                StepForm.each(lookOver, PointForm::point));
+    }
+}

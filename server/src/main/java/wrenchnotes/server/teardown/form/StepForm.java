@@ -1,0 +1,106 @@
+package wrenchnotes.server.teardown.form;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import wrenchnotes.core.teardown.Caution;
+import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.Doing;
+import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Order;
+import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Things;
+import wrenchnotes.core.teardown.Toll;
+
+/**
+ * A step as it stands in the database (form 1) and in the open format {@code teardown/1}, which names components where this
+ * has their ids. What is left out is empty; {@code reversible} left out is true. Never changed: docs/decisions/0013-the-store.md
+ */
+public record StepForm(
+        String id,
+        String title,
+        String how,
+        String caution,
+        List<String> needs,
+        String side,
+        String tool,
+        double minutes,
+        List<FastenerForm> fasteners,
+        List<ConnectorForm> connectors,
+        List<PieceForm> pieces,
+        List<Long> exposes,
+        String insteadOf,
+        Long partsMinor,
+        Boolean reversible,
+        String mustBeTrue,
+        String closeUp,
+        List<String> backAfter,
+        Integer waitHours,
+        List<PhotoForm> photos) {
+
+    public record ConnectorForm(String id, String label, String mark, Boolean keyed, String latch) {
+
+        private Connector connector() {
+            return new Connector(id, label, mark, keyed, latch);
+        }
+    }
+
+    public record PieceForm(String id, String label, String hint, int count) {
+
+        private LoosePiece piece() {
+            return new LoosePiece(id, label, hint, count);
+        }
+    }
+
+    public static StepForm of(Step step) {
+        return new StepForm(
+                step.id(),
+                step.title(),
+                step.how(),
+                step.caution(),
+                List.copyOf(step.needs()),
+                step.side().name(),
+                step.tool(),
+                step.minutes(),
+                each(step.off().fasteners(), FastenerForm::of),
+                each(
+                        step.off().connectors(),
+                        one -> new ConnectorForm(one.id(), one.label(), one.mark(), one.keyed(), one.latch())),
+                each(step.off().pieces(), one -> new PieceForm(one.id(), one.label(), one.hint(), one.count())),
+                List.copyOf(step.exposes()),
+                step.insteadOf(),
+                step.partsMinor(),
+                step.reversible(),
+                step.mustBeTrue(),
+                step.closeUp(),
+                List.copyOf(step.backAfter()),
+                step.waitHours(),
+                each(step.photos(), PhotoForm::of));
+    }
+
+    public Step step() {
+        return new Step(
+                id,
+                title,
+                new Doing(how, Side.valueOf(side), tool, minutes, mustBeTrue, closeUp),
+                new Caution(caution, waitHours == null ? 0 : waitHours),
+                new Order(set(needs), insteadOf, set(backAfter)),
+                new Toll(partsMinor == null ? 0 : partsMinor, reversible == null || reversible),
+                new Things(
+                        each(fasteners, FastenerForm::group),
+                        each(connectors, ConnectorForm::connector),
+                        each(pieces, PieceForm::piece)),
+                set(exposes),
+                each(photos, PhotoForm::photo));
+    }
+
+    private static <T> Set<T> set(List<T> said) {
+        return said == null ? Set.of() : new TreeSet<>(said);
+    }
+
+    static <F, T> List<T> each(List<F> said, Function<F, T> of) {
+        return said == null ? List.of() : said.stream().map(of).toList();
+    }
+}

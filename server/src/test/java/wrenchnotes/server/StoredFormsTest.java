@@ -1,0 +1,145 @@
+package wrenchnotes.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.teardown.Caution;
+import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.Doing;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Finish;
+import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Order;
+import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.teardown.Photo;
+import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Spot;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Things;
+import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.teardown.Toll;
+import wrenchnotes.server.ground.Stored;
+import wrenchnotes.server.teardown.form.NotesForm;
+
+/**
+ * What was once written to a shop is written here as it stands there, letter by letter: today's core must be read from it and
+ * written to it, whatever its types and their components are called by now.
+ */
+class StoredFormsTest {
+
+    private static final String HASH = "a".repeat(64);
+
+    private static final String LID = """
+            {"id":"lid","title":"Lid off","how":"Lift.","caution":"Springs.","needs":["feet","seal"],"side":"BOTTOM","tool":"PH1",\
+            "minutes":2.5,"fasteners":[{"id":"case","label":"case","head":"CROSS","size":"PH1","thread":"TAPPING",\
+            "diameterMm":2.9,"lengthMm":12.0,"finish":"BLACK","count":4,"hides":"felt foot","spots":[{"x":0.1,"y":0.2}]}],\
+            "connectors":[{"id":"lead","label":"lead","mark":"red to the rim","keyed":true,"latch":"slide"}],\
+            "pieces":[{"id":"washer","label":"washer","hint":"flat","count":2}],"exposes":[7,9],"insteadOf":"cover",\
+            "partsMinor":250,"reversible":false,"mustBeTrue":"drawer shut","closeUp":"Hook first.","backAfter":["deck"],\
+            "waitHours":24,"photos":[{"hash":"%s","words":"the hook","marks":[{"kind":"CAUTION","at":{"x":0.25,"y":0.5},\
+            "words":"spring"}]}]}""".formatted(HASH);
+
+    private static final String OVERVIEW = """
+            "before":"drawer out","modes":[{"name":"test","keys":"both","shows":"a dot"}],\
+            "checks":[{"stage":"AFTER_CLOSING","what":"plays","load":"tape","times":2}],\
+            "watch":[{"component":7,"words":"flat?"}],"lookOver":[{"component":9,"words":"on?"}]}""";
+
+    private static final Step STEP = new Step(
+            "lid",
+            "Lid off",
+            new Doing("Lift.", Side.BOTTOM, "PH1", 2.5, "drawer shut", "Hook first."),
+            new Caution("Springs.", 24),
+            new Order(Set.of("seal", "feet"), "cover", Set.of("deck")),
+            new Toll(250, false),
+            new Things(
+                    List.of(new FastenerGroup(
+                            "case",
+                            "case",
+                            Head.CROSS,
+                            "PH1",
+                            ThreadForm.TAPPING,
+                            2.9,
+                            12,
+                            Finish.BLACK,
+                            4,
+                            "felt foot",
+                            List.of(new Spot(0.1, 0.2)))),
+                    List.of(new Connector("lead", "lead", "red to the rim", true, "slide")),
+                    List.of(new LoosePiece("washer", "washer", "flat", 2))),
+            Set.of(9L, 7L),
+            List.of(new Photo(
+                    HASH, "the hook", List.of(new Photo.Mark(Photo.MarkKind.CAUTION, new Spot(0.25, 0.5), "spring")))));
+
+    private static final Overview WHOLE = new Overview(
+            "drawer out",
+            List.of(new Overview.ServiceMode("test", "both", "a dot")),
+            List.of(new Overview.PlannedCheck(Stage.AFTER_CLOSING, "plays", "tape", 2)),
+            List.of(new Overview.WatchPoint(7, "flat?")),
+            List.of(new Overview.WatchPoint(9, "on?")));
+
+    @Test
+    void notesAreReadFromEveryFormThatWasEverWritten() {
+        Step feet = Step.of("feet", "Feet off", Doing.of(Side.BOTTOM, "", 1));
+        Step seal = Step.of("seal", "Seal off", Doing.of(Side.BOTTOM, "", 1));
+        Step deck = Step.of("deck", "Deck out", Doing.of(Side.TOP, "", 1));
+        String others = """
+                {"id":"feet","title":"Feet off","side":"BOTTOM","minutes":1},\
+                {"id":"seal","title":"Seal off","side":"BOTTOM","minutes":1.0,"needs":[],"reversible":true,"partsMinor":0},\
+                {"id":"deck","title":"Deck out","side":"TOP","minutes":1,"how":"","photos":[]}""";
+        Teardown notes = Teardown.of(WHOLE, List.of(feet, seal, deck, STEP));
+        assertThat(NotesForm.teardown("{" + OVERVIEW, "[" + others + "," + LID + "]"))
+                .as("form 0, without a number")
+                .isEqualTo(notes);
+        assertThat(NotesForm.teardown("{\"form\":1," + OVERVIEW, "{\"form\":1,\"steps\":[" + others + "," + LID + "]}"))
+                .as("form 1")
+                .isEqualTo(notes);
+        assertThat(NotesForm.teardown("{}", "[]")).isEqualTo(Teardown.empty());
+        assertThat(NotesForm.proposal(LID)).isEqualTo(STEP);
+        assertThat(NotesForm.proposal("{\"form\":1,\"step\":" + LID + "}")).isEqualTo(STEP);
+    }
+
+    @Test
+    void notesAreWrittenAsFormOneLetterByLetter() {
+        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":1,\"steps\":[" + LID + "]}");
+        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":1," + OVERVIEW);
+        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":1,\"step\":" + LID + "}");
+    }
+
+    @Test
+    void whatANewerVersionWroteIsRefusedInASentence() {
+        assertThatThrownBy(() -> NotesForm.teardown("{}", "{\"form\":7,\"leaves\":[]}"))
+                .isInstanceOf(Stored.UnknownForm.class)
+                .hasMessageContaining("form 7")
+                .hasMessageContaining("newer");
+        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":2}")).isInstanceOf(Stored.UnknownForm.class);
+    }
+
+    /** What a form holds are texts, numbers and other forms: no name of the core can get into the database, or out of it. */
+    @Test
+    void formsHoldNoTypeOfTheCore() {
+        JavaClasses server = new ClassFileImporter().importPackages("wrenchnotes.server");
+        List<JavaClass> forms = server.stream()
+                .filter(one -> one.isRecord() && outermost(one).getSimpleName().endsWith("Form"))
+                .toList();
+        assertThat(forms).hasSizeGreaterThan(12);
+        assertThat(forms.stream()
+                        .flatMap(form -> form.getFields().stream())
+                        .flatMap(field -> field.getAllInvolvedRawTypes().stream()
+                                .filter(type -> type.getPackageName().startsWith("wrenchnotes.core"))
+                                .map(type -> field.getFullName() + " is a " + type.getSimpleName())))
+                .isEmpty();
+    }
+
+    private static JavaClass outermost(JavaClass one) {
+        return one.getEnclosingClass().map(StoredFormsTest::outermost).orElse(one);
+    }
+}

@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.lang.reflect.RecordComponent;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +30,7 @@ import org.springframework.context.annotation.Configuration;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 
@@ -82,7 +84,9 @@ class ApiDescriptionTest {
         private static final Map<String, Class<?>> WIRE_RECORDS = recordsByName();
 
         static {
-            SpringDocUtils.getConfig().addRequestWrapperToIgnore(Pen.class, Seen.class);
+            SpringDocUtils.getConfig()
+                    .addRequestWrapperToIgnore(Pen.class, Seen.class)
+                    .replaceWithClass(Moment.class, Instant.class);
         }
 
         @Bean

@@ -59,7 +59,7 @@ class ArchitectureTest {
             .and()
             .haveSimpleNameNotEndingWith("Store")
             .and()
-            .resideOutsideOfPackages("wrenchnotes.server.ground", "wrenchnotes.server.finder")
+            .resideOutsideOfPackages("wrenchnotes.server.ground..", "wrenchnotes.server.finder")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");

@@ -144,11 +144,12 @@ class CounterOverHttpTest {
         // Before and after lie in the journal as data, not only as words.
         JdbcClient jdbc = SHOP.bean(JdbcClient.class);
         assertThat(jdbc.sql("""
-                                SELECT json_extract(before, '$.arrival.complaint') || ' / ' ||
-                                       json_extract(after, '$.arrival.complaint')
+                                SELECT json_extract(before, '$.belongings') || ' / ' ||
+                                       json_extract(after, '$.belongings')
                                 FROM journal
                                 WHERE job_id = :job AND before IS NOT NULL
-                                """).param("job", job).query(String.class).single()).isEqualTo("hums / hums and crackles");
+                                """).param("job", job).query(String.class).single())
+                .isEqualTo("[\"mains lead\"] / [\"mains lead\",\"remote\"]");
 
         Map<String, Object> tooMany = shop.coming();
         tooMany.put("arrival", body("missing", List.of(Map.of("thing", "case", "count", 5))));

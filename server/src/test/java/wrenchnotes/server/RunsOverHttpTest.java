@@ -24,7 +24,7 @@ import wrenchnotes.server.teardown.Assembly;
 class RunsOverHttpTest {
 
     @RegisterExtension
-    static final RunningShop SHOP = RunningShop.empty();
+    static final RunningShop SHOP = RunningShop.with(SetClock.class);
 
     private static Client client;
     private SmallShop shop;
@@ -287,6 +287,8 @@ class RunsOverHttpTest {
                 .contains("know what comes next");
     }
 
+    private static final long MINUTE = 60_000;
+
     private static Map<String, Object> cameOff(String title, int screws, String plugs) {
         return body(
                 "title",
@@ -372,43 +374,32 @@ class RunsOverHttpTest {
         assertThat(client.get(bench).body().get("version").asLong()).isEqualTo(now + 1);
     }
 
-    /** Entries with known times, as the bench would have made them: what the plans learn from is what was worked. */
+    /** Presses at known times: what the plans learn from is what was worked. */
     @Test
     void minutesAreMeasuredFromTheBeginningOfTheRunWithPausesLeftOut() {
-        long job = shop.takenIn();
-        shop.start(job);
-        shop.in(job, "lid");
-        shop.in(job, "deck");
-        JdbcClient jdbc = SHOP.bean(JdbcClient.class);
-        long noon = Instant.parse("2026-03-02T12:00:00Z").toEpochMilli();
-        jdbc.sql("UPDATE run SET started_at = :at WHERE job_id = :job")
-                .param("at", noon)
-                .param("job", job)
-                .update();
-        at(jdbc, job, "lid", noon + 5 * MINUTE);
-        at(jdbc, job, "deck", noon + 21 * MINUTE);
-        jdbc.sql("INSERT INTO pause (job_id, from_at, to_at, by) VALUES (:job, :from, :to, 1)")
-                .param("job", job)
-                .param("from", noon + 7 * MINUTE)
-                .param("to", noon + 17 * MINUTE)
-                .update();
-        Map<String, List<Double>> times = SHOP.bean(Assembly.class).times(shop.revision, List.of());
+        SmallShop other = new SmallShop(client);
+        SetClock.Hands clock = SetClock.HANDS;
+        Instant noon = Instant.parse("2026-03-02T12:00:00Z");
+        clock.still(noon);
+        long job = other.takenIn();
+        other.start(job);
+        clock.still(noon.plus(Duration.ofMinutes(5)));
+        other.in(job, "lid");
+        clock.still(noon.plus(Duration.ofMinutes(7)));
+        client.bench(job, "pause", "");
+        clock.still(noon.plus(Duration.ofMinutes(17)));
+        client.bench(job, "go-on", "");
+        clock.still(noon.plus(Duration.ofMinutes(21)));
+        other.in(job, "deck");
+        Map<String, List<Double>> times = SHOP.bean(Assembly.class).times(other.revision, List.of());
         assertThat(times).containsOnly(Map.entry("lid", List.of(5.0)), Map.entry("deck", List.of(6.0)));
         // A step that was taken back says nothing, nor does one that took until the next day.
         client.bench(job, "back", "");
-        assertThat(SHOP.bean(Assembly.class).times(shop.revision, List.of())).containsOnlyKeys("lid");
-        at(jdbc, job, "lid", noon + 600 * MINUTE);
-        assertThat(SHOP.bean(Assembly.class).times(shop.revision, List.of())).isEmpty();
-    }
-
-    private static final long MINUTE = 60_000;
-
-    private static void at(JdbcClient jdbc, long job, String step, long time) {
-        jdbc.sql("UPDATE step_entry SET at = :at WHERE job_id = :job AND step = :step AND direction = 'IN'")
-                .param("at", time)
-                .param("job", job)
-                .param("step", step)
-                .update();
+        assertThat(SHOP.bean(Assembly.class).times(other.revision, List.of())).containsOnlyKeys("lid");
+        clock.still(noon.plus(Duration.ofHours(10)));
+        other.in(job, "deck");
+        assertThat(SHOP.bean(Assembly.class).times(other.revision, List.of())).containsOnlyKeys("lid");
+        clock.off(Duration.ZERO);
     }
 
     /** Read back by a library that knows iCalendar (published: RFC 5545), not by us. */

@@ -1,8 +1,8 @@
 package wrenchnotes.core.check;
 
-import java.time.Instant;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Moment;
 
 /**
  * One check of a unit.
@@ -13,14 +13,7 @@ import wrenchnotes.core.unit.Invalid;
  * @param times how often, 0 to 999; 0 only when it was not tested
  */
 public record Check(
-        Stage stage,
-        Verdict verdict,
-        String what,
-        boolean coversOn,
-        String load,
-        int times,
-        String remark,
-        Instant at) {
+        Stage stage, Verdict verdict, String what, boolean coversOn, String load, int times, String remark, Moment at) {
 
     public Check {
         Checked.present("stage", stage);

@@ -1,19 +1,19 @@
 package wrenchnotes.core.check;
 
-import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import wrenchnotes.core.unit.Moment;
 
-/** The checks of one job that stand (struck ones left out), oldest first. */
+/** The checks of one job that stand (struck ones left out), in the order in which they were written. */
 public record CheckRecord(List<Check> checks) {
 
     public CheckRecord {
         checks = checks.stream().sorted(Comparator.comparing(Check::at)).toList();
     }
 
-    /** Those made at or after a moment, such as the last opening of the unit. */
-    public CheckRecord since(Instant moment) {
+    /** Those made then or after, such as since the last opening of the unit. */
+    public CheckRecord since(Moment moment) {
         return new CheckRecord(
                 checks.stream().filter(check -> !check.at().isBefore(moment)).toList());
     }

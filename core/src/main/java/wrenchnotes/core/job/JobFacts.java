@@ -10,6 +10,7 @@ import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.outcome.HandoverGate;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.unit.Moment;
 
 /**
  * All that a job's standing follows from.
@@ -30,8 +31,8 @@ public record JobFacts(
         List<Hold> holds,
         Tally tally,
         int openSteps,
-        Optional<Instant> lastIn,
-        Optional<Instant> closedAt,
+        Optional<Moment> lastIn,
+        Optional<Moment> closedAt,
         Optional<String> closedForNow,
         Overview plan,
         int rework,

@@ -1,6 +1,5 @@
 package wrenchnotes.core.outcome;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +7,7 @@ import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Words;
 
 /**
@@ -29,7 +29,7 @@ public final class HandoverGate {
     public static List<String> reasons(
             Tally tally,
             int openSteps,
-            Optional<Instant> lastIn,
+            Optional<Moment> lastIn,
             boolean closed,
             Optional<String> forNow,
             List<String> unchecked,

@@ -1,15 +1,15 @@
 package wrenchnotes.core.outcome;
 
-import java.time.Instant;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Moment;
 
 /**
  * The outcome of a job as somebody said it.
  *
  * @param remark the known thing left as it is; must be said when the outcome is "with a remark" or "partly"
  */
-public record OutcomeGiven(Outcome outcome, String remark, Instant at) {
+public record OutcomeGiven(Outcome outcome, String remark, Moment at) {
 
     public OutcomeGiven {
         Checked.present("outcome", outcome);

@@ -93,7 +93,7 @@ public record Pickup(long job, Status status, Turn turn, String reason, Instant 
     }
 
     private static Instant lastWord(JobFacts facts) {
-        return facts.outcome().map(given -> given.at()).orElse(facts.checkedIn());
+        return facts.outcome().map(given -> given.at().at()).orElse(facts.checkedIn());
     }
 
     private static String days(Duration time) {

@@ -29,6 +29,7 @@ import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Refused;
 
 /**
@@ -175,7 +176,7 @@ class ManyRunsTest {
                     "",
                     verdict == Verdict.NOT_TESTED ? 0 : 1 + random.nextInt(2),
                     "",
-                    now));
+                    new Moment(now.getEpochSecond(), now)));
         }
 
         /** Whoever closes has looked at the books alone; the gate must say the same. */

@@ -18,6 +18,7 @@ import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.schedule.Pickup;
 import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.unit.Moment;
 
 /** One job from the counter out of the door: at every moment its standing follows from its facts. */
 class StatusTest {
@@ -27,11 +28,12 @@ class StatusTest {
     private final List<Check> checks = new ArrayList<>();
     private final List<Hold> holds = new ArrayList<>();
     private Instant now = MONDAY;
+    private long written;
     private Optional<Instant> due = Optional.empty();
     private Tally tally = Tally.NONE;
     private int openSteps;
-    private Optional<Instant> lastIn = Optional.empty();
-    private Optional<Instant> closedAt = Optional.empty();
+    private Optional<Moment> lastIn = Optional.empty();
+    private Optional<Moment> closedAt = Optional.empty();
     private Optional<String> closedForNow = Optional.empty();
     private Overview plan = Overview.NONE;
     private Optional<OutcomeGiven> outcome = Optional.empty();
@@ -58,7 +60,7 @@ class StatusTest {
         assertStands(Standing.TO_CLOSE, "Back together: close it up");
 
         later(10);
-        closedAt = Optional.of(now);
+        closedAt = Optional.of(moment());
         assertStands(Standing.TO_CHECK, "Closed: check it before it goes");
 
         later(10);
@@ -122,7 +124,7 @@ class StatusTest {
         openSteps = 0;
         tally = Tally.NONE;
         later(5);
-        closedAt = Optional.of(now);
+        closedAt = Optional.of(moment());
         later(5);
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         assertThat(facts().inTheWayOfHandover())
@@ -164,11 +166,11 @@ class StatusTest {
 
     @Test
     void checksAndOutcomesThatSayTwoThingsAreRefused() {
-        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.NOT_TESTED, "plays", true, "", 2, "", now))
+        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.NOT_TESTED, "plays", true, "", 2, "", moment()))
                 .hasMessageContaining("Not tested, yet tried 2 times");
-        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.PASSED, "plays", true, "", 0, "", now))
+        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.PASSED, "plays", true, "", 0, "", moment()))
                 .hasMessageContaining("at least once");
-        assertThatThrownBy(() -> new OutcomeGiven(Outcome.FIXED_WITH_REMARK, " ", now))
+        assertThatThrownBy(() -> new OutcomeGiven(Outcome.FIXED_WITH_REMARK, " ", moment()))
                 .hasMessageContaining("remark");
     }
 
@@ -177,18 +179,18 @@ class StatusTest {
         later(20);
         openSteps = 0;
         tally = Tally.NONE;
-        closedAt = Optional.of(now);
+        closedAt = Optional.of(moment());
         later(5);
     }
 
     private void opens(int steps, Tally off) {
         openSteps = steps;
         tally = off;
-        lastIn = Optional.of(now);
+        lastIn = Optional.of(moment());
     }
 
     private void check(Stage stage, Verdict verdict) {
-        checks.add(new Check(stage, verdict, "plays", true, "", verdict == Verdict.NOT_TESTED ? 0 : 1, "", now));
+        checks.add(new Check(stage, verdict, "plays", true, "", verdict == Verdict.NOT_TESTED ? 0 : 1, "", moment()));
     }
 
     @Test
@@ -197,7 +199,7 @@ class StatusTest {
         later(20);
         check(Stage.BEFORE_CLOSING, Verdict.PASSED);
         later(5);
-        closedAt = Optional.of(now);
+        closedAt = Optional.of(moment());
         closedForNow = Optional.of("the owner needs it until the belt comes");
         tally = new Tally(0, 0, 0, 0, 1);
         assertStands(
@@ -223,20 +225,39 @@ class StatusTest {
                 null);
         opens(0, Tally.NONE);
         later(20);
-        closedAt = Optional.of(now);
+        closedAt = Optional.of(moment());
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         ends(Outcome.FIXED);
         assertThat(facts().inTheWayOfHandover())
                 .containsExactly("Not checked after closing yet: \"Plays both sides\", twice.");
-        checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 1, "", now));
+        checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 1, "", moment()));
         assertThat(facts().inTheWayOfHandover())
                 .containsExactly("\"Plays both sides\" was tried once; the plan says twice.");
-        checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 2, "", now));
+        checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 2, "", moment()));
         assertThat(facts().inTheWayOfHandover()).isEmpty();
     }
 
     private void ends(Outcome how) {
-        outcome = Optional.of(new OutcomeGiven(how, "noise stays", now));
+        outcome = Optional.of(new OutcomeGiven(how, "noise stays", moment()));
+    }
+
+    private Moment moment() {
+        return new Moment(++written, now);
+    }
+
+    @Test
+    void aPassStandsThoughTheClockWasSetBackSinceTheFailure() {
+        closedAfterWork();
+        check(Stage.AFTER_CLOSING, Verdict.FAILED);
+        ends(Outcome.FIXED);
+        later(-3 * 24 * 60);
+        check(Stage.AFTER_CLOSING, Verdict.PASSED);
+        ends(Outcome.FIXED);
+        assertThat(facts().inTheWayOfHandover()).isEmpty();
+        assertThat(facts().checks().standingFailure()).isEmpty();
+        opens(1, new Tally(4, 0, 0, 0, 0));
+        openSteps = 0;
+        assertStands(Standing.TO_CLOSE, "Back together, but 4 fasteners still off");
     }
 
     private void later(int minutes) {

@@ -25,6 +25,7 @@ import wrenchnotes.core.job.Status;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.unit.Moment;
 
 /** The order of the rack, and what every job on it obeys, whatever its facts. */
 class PickupTest {
@@ -119,14 +120,15 @@ class PickupTest {
     private static JobFacts anyFacts(Random random) {
         Instant in = NOW.minus(Duration.ofHours(24 + random.nextInt(900)));
         boolean opened = random.nextBoolean();
-        Optional<Instant> lastIn =
-                opened ? Optional.of(in.plus(Duration.ofHours(random.nextInt(20)))) : Optional.empty();
+        Optional<Moment> lastIn =
+                opened ? Optional.of(moment(in.plus(Duration.ofHours(random.nextInt(20))))) : Optional.empty();
         int openSteps = opened ? random.nextInt(3) : 0;
         Tally tally = opened && random.nextInt(3) == 0
                 ? new Tally(random.nextInt(5), random.nextInt(2), random.nextInt(2), random.nextInt(2), 0)
                 : Tally.NONE;
-        Optional<Instant> closedAt =
-                opened && random.nextBoolean() ? lastIn.map(at -> at.plusSeconds(600)) : Optional.empty();
+        Optional<Moment> closedAt = opened && random.nextBoolean()
+                ? lastIn.map(moment -> moment(moment.at().plusSeconds(600)))
+                : Optional.empty();
         List<Check> checks = new ArrayList<>();
         for (int n = random.nextInt(4); n > 0; n--) {
             Verdict verdict = Verdict.values()[random.nextInt(3)];
@@ -138,13 +140,13 @@ class PickupTest {
                     "",
                     verdict == Verdict.NOT_TESTED ? 0 : 1,
                     "",
-                    in.plus(Duration.ofMinutes(random.nextInt(1400)))));
+                    moment(in.plus(Duration.ofMinutes(random.nextInt(1400))))));
         }
         Optional<OutcomeGiven> outcome = random.nextBoolean()
                 ? Optional.of(new OutcomeGiven(
                         Outcome.values()[random.nextInt(Outcome.values().length)],
                         "a scratch",
-                        in.plus(Duration.ofMinutes(random.nextInt(1400)))))
+                        moment(in.plus(Duration.ofMinutes(random.nextInt(1400))))))
                 : Optional.empty();
         List<Hold> holds = random.nextInt(3) == 0
                 ? List.of(new Hold(
@@ -173,5 +175,10 @@ class PickupTest {
                 outcome,
                 random.nextInt(2),
                 random.nextInt(8) == 0 ? Optional.of(NOW) : Optional.empty());
+    }
+
+    /** Written in the order of the clock. */
+    private static Moment moment(Instant at) {
+        return new Moment(at.getEpochSecond(), at);
     }
 }

@@ -1,9 +1,11 @@
 package wrenchnotes.server.bench;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import wrenchnotes.server.bench.RunStore.Run;
 
 /**
@@ -19,6 +21,23 @@ record BenchRuns(List<Run> all) {
                 ? Optional.empty()
                 : Optional.of(all.get(all.size() - 1))
                         .filter(run -> run.closing().isEmpty());
+    }
+
+    BenchRuns plus(Run run) {
+        List<Run> more = new ArrayList<>(all);
+        more.add(run);
+        return new BenchRuns(List.copyOf(more));
+    }
+
+    /** The run that is under way, changed. */
+    BenchRuns changed(UnaryOperator<Run> change) {
+        List<Run> others = new ArrayList<>(all);
+        others.set(others.size() - 1, change.apply(others.get(others.size() - 1)));
+        return new BenchRuns(List.copyOf(others));
+    }
+
+    BenchRuns goneOn() {
+        return changed(run -> run.pausedSince(Optional.empty()));
     }
 
     /** The steps of the way that was chosen; none for all of the notes in their order. */

@@ -1,5 +1,7 @@
 package wrenchnotes.server.bench;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -15,6 +17,7 @@ import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
 import wrenchnotes.core.bench.WayIn;
+import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
@@ -26,6 +29,7 @@ import wrenchnotes.server.bench.BenchStore.StepEntry;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.teardown.ProposalService;
 
 /** Work on an opened unit: steps in and out, and moves of the ledger. Each method runs in the caller's transaction. */
@@ -33,22 +37,27 @@ import wrenchnotes.server.teardown.ProposalService;
 public class BenchService {
 
     private final Benches benches;
-    private final BenchStore store;
     private final Inside inside;
     private final DrawerService drawers;
     private final ProposalService proposals;
+    private final EntryService entries;
 
-    BenchService(Benches benches, BenchStore store, Inside inside, DrawerService drawers, ProposalService proposals) {
+    BenchService(
+            Benches benches, Inside inside, DrawerService drawers, ProposalService proposals, EntryService entries) {
         this.benches = benches;
-        this.store = store;
         this.inside = inside;
         this.drawers = drawers;
         this.proposals = proposals;
+        this.entries = entries;
     }
 
     /** The bench as it is now. */
     BenchView view(long job) {
         return benches.view(benches.state(job));
+    }
+
+    BenchView view(BenchState state) {
+        return benches.view(state);
     }
 
     /**
@@ -63,26 +72,35 @@ public class BenchService {
     }
 
     /** One step in. */
-    public void stepIn(By by, long job, Seen seen, String stepId, CameOff said) {
-        BenchState state = benches.running(by, job, seen);
+    public BenchState stepIn(By by, long job, Seen seen, String stepId, CameOff said) {
+        return stepIn(benches.entering(by, job, seen), stepId, said);
+    }
+
+    BenchState stepIn(BenchPress press, String stepId, CameOff said) {
+        BenchState state = press.now();
         Step step = state.teardown().step(stepId);
         WayIn way = state.way().in(stepId);
-        Waits.mustBeOver(step, state.run().orElseThrow(), said.acknowledged(), by.at());
+        Waits.mustBeOver(
+                step, state.run().orElseThrow(), said.acknowledged(), press.by().now());
         Map<String, TakenOff> byThing = byThing(step, said.found(), TakenOff::thing);
-        long entry = store.addStep(by, job, stepId, Direction.IN, null);
-        Ledger ledger = state.ledger();
+        if (step.waitHours() > 0) {
+            entries.say(press.by(), press.job(), new JobEntry.Acknowledged(stepId, step.title(), step.caution()));
+        }
+        StepEntry entry = press.step(stepId, Direction.IN, Optional.empty());
+        List<Move> moves = new ArrayList<>();
         StringBuilder words = new StringBuilder("In: " + step.title());
         for (Thing thing : step.things()) {
-            TakenOff off = byThing.getOrDefault(thing.id(), TakenOff.usual(ledger, step, thing, said.basis()));
-            ledger = benches.post(by, job, entry, ledger, off.moves(ledger));
+            TakenOff off = byThing.getOrDefault(thing.id(), TakenOff.usual(state.ledger(), step, thing, said.basis()));
+            moves.addAll(off.moves(state.ledger()));
             tell(words, off.missing(), thing, "missing");
             tell(words, off.broken(), thing, "broken");
             tell(words, off.destroyed(), thing, "used up");
         }
+        press.post(Optional.of(entry.id()), moves);
         if (said.basis() != Basis.COUNTED) {
             words.append(" (").append(said.basis().words()).append(')');
         }
-        benches.done(by, job, "step", entry, words.toString(), Map.of("step", stepId, "open", way.open()));
+        return press.done("step", entry.id(), words.toString(), Map.of("step", stepId, "open", way.open()));
     }
 
     private static void tell(StringBuilder words, int count, Thing thing, String what) {
@@ -108,32 +126,41 @@ public class BenchService {
     }
 
     /** One step out. What is not said goes back from the tray. Refused while something under it is still off. */
-    public void stepOut(By by, long job, Seen seen, String stepId, List<Settled> said) {
-        BenchState state = benches.running(by, job, seen);
+    public BenchState stepOut(By by, long job, Seen seen, String stepId, List<Settled> said) {
+        BenchPress press = benches.running(by, job, seen);
+        BenchState state = press.now();
         Step step = state.teardown().step(stepId);
         WayIn way = state.way().out(stepId);
         refuseIfLastReach(state, step);
         Map<String, Settled> byThing = byThing(step, said, Settled::thing);
-        long entry = store.addStep(by, job, stepId, Direction.OUT, null);
+        StepEntry entry = press.step(stepId, Direction.OUT, Optional.empty());
         Ledger ledger = state.ledger();
+        List<Move> moves = new ArrayList<>();
         StringBuilder words = new StringBuilder("Out: " + step.title());
         for (Thing thing : step.things()) {
             Settled out =
                     byThing.getOrDefault(thing.id(), new Settled(PutBack.all(ledger, thing.id()), Optional.empty()));
             PutBack put = out.putBack();
-            ledger = benches.post(by, job, entry, ledger, put.moves(ledger));
+            moves.addAll(put.moves(ledger));
             String instead = put.instead().isEmpty() ? "replaced" : "went back as " + put.instead();
             tell(words, put.replaced(), thing, instead);
             tell(words, put.leftOut(), thing, "left out: " + put.reason());
             tell(words, put.forNow(), thing, "left out for now: " + put.reason());
             if (out.part().isPresent() && put.replaced() > 0) {
-                DrawerService.Taken taken =
-                        drawers.take(by, out.part().get(), put.replaced(), job, "in place of " + thing.label());
-                words.append(" (").append(taken.words()).append(')');
+                words.append(taken(press, out.part().get(), put.replaced(), thing));
             }
-            proposeInstead(by, state, step, thing, put);
+            proposeInstead(press, step, thing, put);
         }
-        benches.done(by, job, "step", entry, words.toString(), Map.of("step", stepId, "open", way.open()));
+        press.post(Optional.of(entry.id()), moves);
+        return press.done("step", entry.id(), words.toString(), Map.of("step", stepId, "open", way.open()));
+    }
+
+    /** The part that a thing was replaced with, out of its drawer. */
+    private String taken(BenchPress press, long part, int count, Thing thing) {
+        return " ("
+                + drawers.take(press.by(), part, count, press.job(), "in place of " + thing.label())
+                        .words()
+                + ")";
     }
 
     private static void refuseIfLastReach(BenchState state, Step step) {
@@ -147,51 +174,48 @@ public class BenchService {
     }
 
     /** What went back as something else is worth a line in the notes, if whoever knows the model thinks so too. */
-    private void proposeInstead(By by, BenchState state, Step step, Thing thing, PutBack put) {
+    private void proposeInstead(BenchPress press, Step step, Thing thing, PutBack put) {
         if (put.instead().isEmpty() || put.replaced() == 0) {
             return;
         }
         Assembled.Written written = Assembled.written(step.id());
-        long revision = state.revisionOf(written);
+        long revision = press.now().revisionOf(written);
         Step now = benches.writtenNow(revision, written.id());
         String words = "In place of " + put.replaced() + " × " + thing.label() + ": " + put.instead();
         if (now != null && !now.closeUp().contains(words) && now.closeUp().length() + words.length() < 490) {
             String closeUp = now.closeUp().isEmpty() ? words + "." : now.closeUp() + " " + words + ".";
-            proposals.propose(by, revision, Optional.of(state.job().id()), now.closingUp(closeUp), words);
+            proposals.propose(press.by(), revision, Optional.of(press.job()), now.closingUp(closeUp), words);
         }
     }
 
     /** Takes back the last step, in or out, by opposite entries. */
-    public void stepBack(By by, long job, Seen seen) {
-        BenchState state = benches.running(by, job, seen);
+    public BenchState stepBack(By by, long job, Seen seen) {
+        BenchPress press = benches.running(by, job, seen);
+        BenchState state = press.now();
         StepEntry last = state.lastStep()
                 .orElseThrow(() -> Refused.because("There is no step to take back since the unit was last closed."));
-        List<LedgerEntry> moves = state.entries().stream()
+        List<LedgerEntry> moves = new ArrayList<>(state.entries().stream()
                 .filter(entry -> entry.stepEntry().filter(id -> id == last.id()).isPresent())
-                .toList();
+                .toList());
+        Collections.reverse(moves);
         Direction opposite = last.direction() == Direction.IN ? Direction.OUT : Direction.IN;
         Step step = state.teardown().step(last.step());
         WayIn way = opposite == Direction.IN
                 ? state.way().in(last.step())
                 : state.way().out(last.step());
-        long entry = store.addStep(by, job, last.step(), opposite, last.id());
         Ledger ledger = state.ledger();
-        for (int at = moves.size() - 1; at >= 0; at--) {
-            Move move = moves.get(at).move();
-            ledger = ledger.undone(move);
-            store.addMove(
-                    by,
-                    job,
-                    entry,
-                    ledger.thing(move.thing()),
-                    move.opposite(),
-                    moves.get(at).id());
+        for (LedgerEntry move : moves) {
+            ledger = ledger.undone(move.move());
         }
-        benches.done(
-                by,
-                job,
+        StepEntry entry = press.step(last.step(), opposite, Optional.of(last.id()));
+        press.enter(
+                Optional.of(entry.id()),
+                moves.stream()
+                        .map(one -> new BenchStore.NewMove(one.move().opposite(), Optional.of(one.id())))
+                        .toList());
+        return press.done(
                 "step",
-                entry,
+                entry.id(),
                 "Taken back: " + step.title() + " " + last.direction().name().toLowerCase(Locale.ROOT),
                 Map.of("step", last.step(), "open", way.open()));
     }
@@ -201,24 +225,23 @@ public class BenchService {
      *
      * @param part the part taken from a drawer when something is replaced; empty if it came from elsewhere
      */
-    public void move(By by, long job, Seen seen, Move move, Optional<Long> part) {
-        BenchState state = benches.running(by, job, seen);
-        Thing thing = state.ledger().thing(move.thing());
-        benches.post(by, job, null, state.ledger(), List.of(move));
+    public BenchState move(By by, long job, Seen seen, Move move, Optional<Long> part) {
+        BenchPress press = benches.entering(by, job, seen);
+        Thing thing = press.now().ledger().thing(move.thing());
+        press.post(Optional.empty(), List.of(move));
         String words = move.count() + " × " + thing.label() + ": " + move.from().words() + " → "
                 + move.to().words() + (move.reason().isEmpty() ? "" : ". " + move.reason());
         if (part.isPresent() && move.to() == Account.REPLACED) {
-            words += " ("
-                    + drawers.take(by, part.get(), move.count(), job, "in place of " + thing.label())
-                            .words() + ")";
+            words += taken(press, part.get(), move.count(), thing);
         }
-        benches.done(by, job, "ledger", job, words, move);
+        return press.done("ledger", job, words, move);
     }
 
     /** Says which variant of its model a component is, once it can be seen. */
-    public void fit(By by, long job, Seen seen, long component, long revision) {
-        BenchState state = benches.running(by, job, seen);
-        benches.done(by, job, "fitted", component, inside.fit(by, state, component, revision), revision);
+    public BenchState fit(By by, long job, Seen seen, long component, long revision) {
+        BenchPress press = benches.running(by, job, seen);
+        String words = inside.fit(press, component, revision);
+        return press.done("fitted", component, words, revision);
     }
 
     private static <T> Map<String, T> byThing(Step step, List<T> said, Function<T, String> thing) {

@@ -26,6 +26,7 @@ import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.core.unit.Moment;
 
 /**
  * The bench as the screen shows it.
@@ -161,13 +162,8 @@ public record BenchView(
             Optional<FastenerGroup> group,
             Optional<FastenerShape> shape) {}
 
-    static BenchView of(
-            BenchState state,
-            EndsStore.Ends ends,
-            JobFacts facts,
-            List<Inside.SubAssembly> inside,
-            List<EndsStore.Usual> usual) {
-        Instant now = Instant.now();
+    static BenchView of(BenchState state, Beside beside, List<Inside.SubAssembly> inside, Instant now) {
+        JobFacts facts = state.facts(beside);
         Optional<Step> nextIn = state.nextIn();
         Optional<Step> nextOut = state.way().nextOut();
         return new BenchView(
@@ -182,7 +178,7 @@ public record BenchView(
                 facts.closed(),
                 state.run()
                         .map(run -> new RunView(
-                                run.startedAt(),
+                                run.started().at(),
                                 run.startedBy(),
                                 run.targets(),
                                 run.route(),
@@ -196,7 +192,7 @@ public record BenchView(
                         .map(run -> run.rework().orElseThrow().words()
                                 + (run.words().isEmpty() ? "" : ": " + run.words()))
                         .toList(),
-                facts.lastIn(),
+                facts.lastIn().map(Moment::at),
                 state.teardown().steps().stream().map(step -> view(step, state)).toList(),
                 state.runs().route().isEmpty()
                         ? state.teardown().depth()
@@ -213,23 +209,23 @@ public record BenchView(
                         .toList(),
                 state.ledger().tally(),
                 state.ledger().tally().words(),
-                gate(state, ends, facts, usual),
+                gate(state, beside, facts),
                 state.lastStep().isPresent(),
                 state.teardown().overview().before(),
                 inside,
                 Status.of(facts, now));
     }
 
-    private static Gate gate(BenchState state, EndsStore.Ends ends, JobFacts facts, List<EndsStore.Usual> usual) {
+    private static Gate gate(BenchState state, Beside beside, JobFacts facts) {
         Stage stage = facts.closed() ? Stage.AFTER_CLOSING : Stage.BEFORE_CLOSING;
         CheckRecord checks = facts.lastIn().map(facts.checks()::since).orElse(new CheckRecord(List.of()));
         return new Gate(
-                state.inTheWay(facts, ends.open()),
-                state.inTheWayForNow(facts, ends.open()),
+                state.inTheWay(facts, beside.ends()),
+                state.inTheWayForNow(facts, beside.ends()),
                 CheckPlan.at(stage, state.teardown().overview(), checks),
-                Watches.of(state, ends.lookedAt(), usual),
-                ends.temporary(),
-                ends.fragments(),
+                Watches.of(state, beside.lookedAt(), beside.usual()),
+                beside.temporary(),
+                beside.fragments(),
                 state.bothWays().stream().map(BothWays.CountLine::sentence).toList());
     }
 

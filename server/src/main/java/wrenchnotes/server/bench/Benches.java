@@ -1,19 +1,21 @@
 package wrenchnotes.server.bench;
 
+import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Move;
-import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.bench.BenchStore.FittedEntry;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Seen;
-import wrenchnotes.server.job.FactsStore;
+import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.NotesStore;
 
@@ -23,30 +25,37 @@ class Benches {
 
     private final BenchStore store;
     private final RunStore runs;
-    private final EndsStore ends;
+    private final BesideStore beside;
     private final JobStore jobs;
-    private final FactsStore facts;
+    private final ArrivalStore arrivals;
     private final NotesStore notes;
     private final Inside inside;
     private final Journal journal;
+    private final Clock clock;
 
     Benches(
             BenchStore store,
             RunStore runs,
-            EndsStore ends,
+            BesideStore beside,
             JobStore jobs,
-            FactsStore facts,
+            ArrivalStore arrivals,
             NotesStore notes,
             Inside inside,
-            Journal journal) {
+            Journal journal,
+            Clock clock) {
         this.store = store;
         this.runs = runs;
-        this.ends = ends;
+        this.beside = beside;
         this.jobs = jobs;
-        this.facts = facts;
+        this.arrivals = arrivals;
         this.notes = notes;
         this.inside = inside;
         this.journal = journal;
+        this.clock = clock;
+    }
+
+    BenchStore store() {
+        return store;
     }
 
     BenchState state(long id) {
@@ -66,50 +75,84 @@ class Benches {
     }
 
     /** The bench, for a press that has seen it as it is now. */
-    BenchState changeable(long id, Seen seen) {
+    BenchPress changeable(By by, long id, Seen seen) {
         BenchState state = state(id);
-        state.job().mustBeHere();
+        By now = state.job().entered(by);
         seen.mustBe(state.job().benchVersion(), "The bench", () -> view(state));
-        return state;
+        return new BenchPress(this, now, state);
     }
 
     /** As {@link #changeable}, on a run that is under way. */
-    BenchState running(By by, long id, Seen seen) {
-        BenchState state = changeable(id, seen);
-        if (state.run().isEmpty()) {
+    BenchPress running(By by, long id, Seen seen) {
+        BenchPress press = changeable(by, id, seen);
+        if (press.now().run().isEmpty()) {
             throw Refused.because("Start the run first: say that the unit is off and unplugged.");
         }
-        if (state.runs().pausedSince().isPresent()) {
-            runs.goOn(by, id);
+        if (press.now().runs().pausedSince().isPresent()) {
+            runs.goOn(press.by(), id);
+            press.is(press.now().with(press.now().runs().goneOn()));
         }
-        return state;
+        return press;
     }
 
-    /** What no account holds and yet is in the way of closing. */
-    OpenEnds openEnds(BenchState state) {
-        return ends.all(state.job().id()).open();
+    /** As {@link #running}, for a press that makes an entry: the job goes by its notes from its first entry on. */
+    BenchPress entering(By by, long id, Seen seen) {
+        BenchPress press = running(by, id, seen);
+        pin(press, List.of());
+        return press;
     }
 
-    BenchView view(BenchState state) {
-        return BenchView.of(
-                state,
-                ends.all(state.job().id()),
-                facts.of(state.job()),
-                inside.seen(state),
-                ends.usuallyFound(state.job().revisionId()));
+    /**
+     * Keeps the notes as they are now for this job, if it has none yet, and enters what was missing on arrival.
+     *
+     * @param counted what is counted missing now, in the stead of what was said of the same thing on arrival
+     */
+    void pin(BenchPress press, List<RunService.CountedMissing> counted) {
+        BenchState state = press.now();
+        if (state.opened() || state.notes().number() == 0) {
+            return;
+        }
+        jobs.openWith(press.job(), state.notes().id());
+        press.is(state.pinned(state.notes(), state.teardown()));
+        List<String> again =
+                counted.stream().map(RunService.CountedMissing::thing).toList();
+        missing(
+                press,
+                arrivals.missing(press.job()).stream()
+                        .filter(thing -> !again.contains(thing.thing()))
+                        .map(thing -> new RunService.CountedMissing(thing.thing(), thing.count()))
+                        .toList());
+    }
+
+    /** The job goes by a later version of its own notes, which has all that the one before had. */
+    void goBy(BenchPress press, NotesStore.Version version) {
+        jobs.openWith(press.job(), version.id());
+        press.is(press.now()
+                .pinned(version, inside.joined(version.teardown(), press.now().fitted())));
+    }
+
+    /** Enters what is missing of the things that the notes know. */
+    void missing(BenchPress press, List<RunService.CountedMissing> missing) {
+        List<String> known =
+                press.now().teardown().things().stream().map(Thing::id).toList();
+        press.post(
+                Optional.empty(),
+                missing.stream()
+                        .filter(thing -> known.contains(thing.thing()))
+                        .map(thing -> Move.of(thing.thing(), Account.FITTED, Account.MISSING_ON_ARRIVAL, thing.count()))
+                        .toList());
+    }
+
+    Beside beside(BenchState state) {
+        return beside.beside(state.job().id(), state.job().revisionId());
     }
 
     JobFacts facts(BenchState state) {
-        return facts.of(state.job());
+        return state.facts(beside(state));
     }
 
-    Ledger post(By by, long job, Long stepEntry, Ledger ledger, List<Move> moves) {
-        Ledger now = ledger;
-        for (Move move : moves) {
-            now = now.with(move);
-            store.addMove(by, job, stepEntry, now.thing(move.thing()), move, null);
-        }
-        return now;
+    BenchView view(BenchState state) {
+        return BenchView.of(state, beside(state), inside.seen(state), clock.instant());
     }
 
     /** A step as the newest notes have it; null if they have no such step any more. */
@@ -118,8 +161,7 @@ class Benches {
         return now.has(step) ? now.step(step) : null;
     }
 
-    /** Tells the story and makes every sight of the bench up to now an older one. */
-    void done(By by, long job, String subject, long subjectId, String words, Object after) {
+    void told(By by, long job, String subject, long subjectId, String words, Object after) {
         jobs.countBenchMove(job);
         journal.write(by, Journal.Entry.ofJob(job, subject, subjectId, words, after));
     }

@@ -22,7 +22,6 @@ import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
-import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.ModelService;
 import wrenchnotes.server.teardown.NotesStore;
 
@@ -45,16 +44,13 @@ class DraftService {
     private final BenchService bench;
     private final NotesStore notes;
     private final ModelService models;
-    private final JobStore jobs;
 
-    DraftService(
-            Benches benches, RunStore runs, BenchService bench, NotesStore notes, ModelService models, JobStore jobs) {
+    DraftService(Benches benches, RunStore runs, BenchService bench, NotesStore notes, ModelService models) {
         this.benches = benches;
         this.runs = runs;
         this.bench = bench;
         this.notes = notes;
         this.models = models;
-        this.jobs = jobs;
     }
 
     /** Some fasteners of one head. */
@@ -67,13 +63,14 @@ class DraftService {
      */
     record Off(String title, Side side, String tool, List<Screws> screws, List<String> plugs, List<String> pieces) {}
 
-    void cameOff(By by, long job, Seen seen, Off off) {
-        BenchState state = benches.running(by, job, seen);
+    BenchState cameOff(By by, long job, Seen seen, Off off) {
+        BenchPress press = benches.running(by, job, seen);
+        BenchState state = press.now();
         if (state.way().nextIn().isPresent()) {
             throw Refused.because("The notes know what comes next: do that step, or say that the notes are wrong.");
         }
         NotesStore.Version newest = notes.newest(state.job().revisionId());
-        if (state.opened() && newest.number() != state.notes().number()) {
+        if (state.opened() && newest.id() != state.notes().id()) {
             throw Refused.because(
                     "The notes were changed since this unit was opened: propose the step there, under Models.");
         }
@@ -81,24 +78,28 @@ class DraftService {
             throw new Invalid("screws", "Say what came off: a screw, a plug or a loose piece");
         }
         List<Step> steps = new ArrayList<>(newest.teardown().steps());
-        Step step = step(off, newest.teardown(), minutes(job, state, by.at()));
+        Step step = step(off, newest.teardown(), minutes(job, state, press.by().at()));
         steps.add(step);
         NotesStore.Version saved = models.saveNotes(
-                by,
+                press.by(),
                 state.job().revisionId(),
                 new Seen(newest.number()),
                 newest.teardown().withSteps(steps),
                 "as it came off, " + state.job().tag());
-        jobs.openWith(job, saved.id());
-        bench.stepIn(by, job, seen, step.id(), BenchService.CameOff.AS_THE_NOTES_SAY);
+        if (!state.opened()) {
+            // Saving made every sight of a bench without notes of its own an older one, this one too.
+            press.is(press.now().pressed(press.by()));
+        }
+        benches.goBy(press, saved);
+        return bench.stepIn(press, step.id(), BenchService.CameOff.AS_THE_NOTES_SAY);
     }
 
     /** Since the last step or the beginning of the run, whichever is later, pauses left out. */
     private double minutes(long job, BenchState state, Instant now) {
-        Instant begun = state.run().orElseThrow().startedAt();
+        Instant begun = state.run().orElseThrow().started().at();
         Instant since = state.steps().isEmpty()
                 ? begun
-                : state.steps().get(state.steps().size() - 1).at();
+                : state.steps().get(state.steps().size() - 1).moment().at();
         Instant from = since.isBefore(begun) ? begun : since;
         Duration worked = Duration.between(from, now).minus(runs.paused(job, from));
         double minutes = Math.round(worked.toSeconds() / 30.0) / 2.0;

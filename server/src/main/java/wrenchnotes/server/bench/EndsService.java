@@ -25,32 +25,32 @@ class EndsService {
     }
 
     /** Something is so for a test only: "magnet holds the disc". */
-    void temporary(By by, long job, Seen seen, String said) {
-        benches.running(by, job, seen);
+    BenchState temporary(By by, long job, Seen seen, String said) {
+        BenchPress press = benches.running(by, job, seen);
         String words = Checked.text("words", said, 120);
-        long id = ends.addTemporary(by, job, words);
-        benches.done(by, job, "temporary", id, "For the test only: " + words, words);
+        long id = ends.addTemporary(press.by(), job, words);
+        return press.done("temporary", id, "For the test only: " + words, words);
     }
 
-    void putRight(By by, long job, Seen seen, long id) {
-        benches.running(by, job, seen);
+    BenchState putRight(By by, long job, Seen seen, long id) {
+        BenchPress press = benches.running(by, job, seen);
         EndsStore.Temporary temporary = ends.temporary(job).stream()
                 .filter(one -> one.id() == id)
                 .findFirst()
                 .orElseThrow(() -> new NotFound("Nothing temporary of that number is left in this unit"));
-        ends.putRight(by, id);
-        benches.done(by, job, "temporary", id, "Put right: " + temporary.words(), null);
+        ends.putRight(press.by(), id);
+        return press.done("temporary", id, "Put right: " + temporary.words(), null);
     }
 
-    void broken(By by, long job, Seen seen, Fragments tally) {
-        benches.running(by, job, seen);
-        long id = ends.addFragments(by, job, tally);
-        benches.done(by, job, "fragments", id, words(tally), tally);
+    BenchState broken(By by, long job, Seen seen, Fragments tally) {
+        BenchPress press = benches.running(by, job, seen);
+        long id = ends.addFragments(press.by(), job, tally);
+        return press.done("fragments", id, words(tally), tally);
     }
 
     /** Counts a broken piece again: more was found, or it is known where the rest is. */
-    void found(By by, long job, Seen seen, long id, int found, String explained) {
-        benches.running(by, job, seen);
+    BenchState found(By by, long job, Seen seen, long id, int found, String explained) {
+        BenchPress press = benches.running(by, job, seen);
         Fragments before = ends.fragments(job).stream()
                 .filter(one -> one.id() == id)
                 .findFirst()
@@ -61,7 +61,7 @@ class EndsService {
             throw new Invalid("found", before.found() + " were found already: it cannot become fewer");
         }
         ends.countFragments(id, after);
-        benches.done(by, job, "fragments", id, words(after), Map.of("before", before, "after", after));
+        return press.done("fragments", id, words(after), Map.of("before", before, "after", after));
     }
 
     private static String words(Fragments tally) {
@@ -70,10 +70,10 @@ class EndsService {
     }
 
     /** A component was looked at and is good. */
-    void looked(By by, long job, Seen seen, long component) {
-        BenchState state = benches.running(by, job, seen);
+    BenchState looked(By by, long job, Seen seen, long component) {
+        BenchPress press = benches.running(by, job, seen);
         ModelStore.ModelComponent what = models.component(component);
-        ends.looked(by, job, component);
-        benches.done(by, state.job().id(), "looked", component, "Looked at, good: " + what.name(), null);
+        ends.looked(press.by(), job, component);
+        return press.done("looked", component, "Looked at, good: " + what.name(), null);
     }
 }

@@ -5,7 +5,6 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Fragments;
-import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Sql;
 
@@ -18,24 +17,10 @@ class EndsStore {
 
     public record FragmentTally(long id, Fragments tally) {}
 
-    /** @param lookedAt components that were looked at in this job */
-    record Ends(List<Temporary> temporary, List<FragmentTally> fragments, List<Long> lookedAt) {
-
-        OpenEnds open() {
-            return new OpenEnds(
-                    temporary.stream().map(Temporary::words).toList(),
-                    fragments.stream().map(FragmentTally::tally).toList());
-        }
-    }
-
     private final JdbcClient jdbc;
 
     EndsStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-    }
-
-    Ends all(long job) {
-        return new Ends(temporary(job), fragments(job), lookedAt(job));
     }
 
     List<Temporary> temporary(long job) {
@@ -102,15 +87,6 @@ class EndsStore {
                 .update();
     }
 
-    /** Components that were looked at in this job: said to be good, or found to be bad. */
-    private List<Long> lookedAt(long job) {
-        return jdbc.sql("""
-                        SELECT component_id FROM looked WHERE job_id = :job
-                        UNION
-                        SELECT component_id FROM finding WHERE job_id = :job AND struck_at IS NULL
-                        """).param("job", job).query(Long.class).list();
-    }
-
     void looked(By by, long job, long component) {
         jdbc.sql("""
                         INSERT INTO looked (job_id, component_id, at, by) VALUES (:job, :component, :at, :by)
@@ -121,31 +97,5 @@ class EndsStore {
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();
-    }
-
-    /** How many jobs of a revision were handed over, and in how many of them a component had something wrong with it. */
-    record Usual(long component, String name, int jobs, int of) {}
-
-    /** Components that were at fault in at least a fifth of the revision's jobs, and in three or more. */
-    List<Usual> usuallyFound(long revision) {
-        return jdbc.sql("""
-                        WITH done AS (
-                            SELECT id FROM job
-                            WHERE revision_id = :revision AND handed_over_at IS NOT NULL
-                            ORDER BY id DESC LIMIT 500
-                        )
-                        SELECT component.id, component.name, COUNT(DISTINCT finding.job_id) AS jobs,
-                               (SELECT COUNT(*) FROM done) AS of
-                        FROM done
-                        JOIN finding ON finding.job_id = done.id AND struck_at IS NULL
-                        JOIN component ON component.id = finding.component_id
-                        GROUP BY component.id
-                        HAVING jobs >= 3 AND jobs * 5 >= of
-                        ORDER BY jobs DESC, component.name
-                        """)
-                .param("revision", revision)
-                .query((row, n) ->
-                        new Usual(row.getLong("id"), row.getString("name"), row.getInt("jobs"), row.getInt("of")))
-                .list();
     }
 }

@@ -3,12 +3,12 @@ package wrenchnotes.server.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.bench.BenchStore.FittedEntry;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.teardown.Assembly;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
@@ -46,8 +46,10 @@ public class Inside {
     /** The notes that this job goes by: its own, and those of each variant that was picked. */
     Teardown joined(Teardown own, List<FittedEntry> fitted) {
         List<Assembled.Fitted> inside = fitted.stream()
-                .map(entry -> assembly.fitted(
-                        models.component(entry.component()), entry.revision(), notes.version(entry.teardown())))
+                .map(entry -> new Assembled.Fitted(
+                        entry.component(),
+                        models.component(entry.component()).name(),
+                        notes.version(entry.teardown()).teardown()))
                 .toList();
         return Assembled.of(own, inside);
     }
@@ -55,31 +57,41 @@ public class Inside {
     /** The sub-assemblies that open steps expose. */
     List<SubAssembly> seen(BenchState state) {
         List<SubAssembly> seen = new ArrayList<>();
-        state.way().open().stream()
+        List<Long> exposed = state.way().open().stream()
                 .flatMap(step -> state.teardown().step(step).exposes().stream())
                 .distinct()
-                .map(models::component)
-                .forEach(component -> component.inside().ifPresent(model -> {
-                    List<Assembly.VariantOf> variants = assembly.variants(model).stream()
-                            .filter(variant -> variant.notes() > 0)
-                            .toList();
-                    if (!variants.isEmpty()) {
-                        seen.add(new SubAssembly(
+                .toList();
+        models.withModelInside(exposed).forEach(component -> component.inside().ifPresent(model -> {
+            List<Assembly.VariantOf> variants = assembly.variants(model).stream()
+                    .filter(variant -> variant.notes() > 0)
+                    .toList();
+            if (!variants.isEmpty()) {
+                seen.add(new SubAssembly(
+                        component.id(),
+                        component.name(),
+                        models.model(model).title(),
+                        variants,
+                        store.usualVariant(
                                 component.id(),
-                                component.name(),
-                                models.model(model).title(),
-                                variants,
-                                store.usualVariant(
-                                        component.id(),
-                                        state.job().unitId(),
-                                        state.job().revisionId()),
-                                state.fitted().stream()
-                                        .filter(entry -> entry.component() == component.id())
-                                        .map(FittedEntry::revision)
-                                        .findFirst()));
-                    }
-                }));
+                                state.job().unitId(),
+                                state.job().revisionId()),
+                        state.fitted().stream()
+                                .filter(entry -> entry.component() == component.id())
+                                .map(FittedEntry::revision)
+                                .findFirst()));
+            }
+        }));
         return seen;
+    }
+
+    /** Whether any entry of the job goes by the notes of the variant that it is said to be. */
+    private static boolean begun(BenchState state, long component) {
+        return Stream.of(
+                        state.steps().stream().map(BenchStore.StepEntry::step),
+                        state.entries().stream().map(entry -> entry.move().thing()),
+                        state.runs().all().stream().flatMap(run -> run.skipped().stream()))
+                .flatMap(ids -> ids)
+                .anyMatch(id -> Assembled.belongsTo(component, id));
     }
 
     /**
@@ -87,7 +99,8 @@ public class Inside {
      *
      * @return what happened, in words
      */
-    String fit(By by, BenchState state, long component, long revision) {
+    String fit(BenchPress press, long component, long revision) {
+        BenchState state = press.now();
         ModelStore.ModelComponent what = models.component(component);
         NotesStore.Version version = notes.newest(revision);
         assembly.fitted(what, revision, version);
@@ -98,11 +111,16 @@ public class Inside {
         if (version.number() == 0) {
             throw Refused.because("There are no notes for that one yet. Write the first step under Models.");
         }
-        if (state.steps().stream().anyMatch(entry -> Assembled.belongsTo(component, entry.step()))) {
+        if (begun(state, component)) {
             throw Refused.because("The " + what.name()
                     + " was taken apart already as another variant: its ledger goes by those notes.");
         }
-        store.fit(by, state.job().id(), new FittedEntry(component, revision, version.id()));
+        FittedEntry entry = new FittedEntry(component, revision, version.id());
+        store.fit(press.by(), press.job(), entry);
+        List<FittedEntry> fitted = new ArrayList<>(state.fitted());
+        fitted.removeIf(other -> other.component() == component);
+        fitted.add(entry);
+        press.is(state.with(fitted, joined(state.notes().teardown(), fitted)));
         ModelStore.Revision picked = models.revision(revision);
         return "Inside: the " + what.name() + " is "
                 + models.model(picked.modelId()).title() + ", " + picked.name();

@@ -1,6 +1,6 @@
 package wrenchnotes.server.bench;
 
-import java.util.function.Consumer;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Pen;
@@ -15,10 +15,7 @@ class Press {
         this.bench = bench;
     }
 
-    BenchView of(long job, Object said, Pen pen, Consumer<By> act) {
-        return pen.once(said, BenchView.class, by -> {
-            act.accept(by);
-            return bench.view(job);
-        });
+    BenchView of(long job, Object said, Pen pen, Function<By, BenchState> act) {
+        return pen.once(said, by -> bench.view(act.apply(by)), BenchView::jobId, bench::view);
     }
 }

@@ -2,23 +2,21 @@ package wrenchnotes.server.bench;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
-import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.bench.Ledger;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
-import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.teardown.plan.Access;
 import wrenchnotes.core.teardown.plan.Costs;
 import wrenchnotes.core.unit.Checked;
@@ -28,6 +26,7 @@ import wrenchnotes.server.bench.RunStore.Run;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.ArrivalStore;
+import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.job.HoldService;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.Assembly;
@@ -43,6 +42,7 @@ public class RunService {
     private final ArrivalStore arrivals;
     private final Assembly assembly;
     private final HoldService holds;
+    private final EntryService entries;
 
     RunService(
             Benches benches,
@@ -51,7 +51,8 @@ public class RunService {
             JobStore jobs,
             ArrivalStore arrivals,
             Assembly assembly,
-            HoldService holds) {
+            HoldService holds,
+            EntryService entries) {
         this.benches = benches;
         this.store = store;
         this.runs = runs;
@@ -59,6 +60,7 @@ public class RunService {
         this.arrivals = arrivals;
         this.assembly = assembly;
         this.holds = holds;
+        this.entries = entries;
     }
 
     /** Which of the ways that are offered. */
@@ -91,8 +93,9 @@ public class RunService {
         public static final Start PLAIN = new Start(Aim.THE_WHOLE, true, List.of(), Optional.empty(), "");
     }
 
-    public void start(By by, long job, Seen seen, Start said) {
-        BenchState state = benches.changeable(job, seen);
+    public BenchState start(By by, long job, Seen seen, Start said) {
+        BenchPress press = benches.changeable(by, job, seen);
+        BenchState state = press.now();
         if (state.run().isPresent()) {
             throw Refused.because("A run is under way already: go on with it.");
         }
@@ -106,15 +109,12 @@ public class RunService {
         Optional<Rework> rework = again ? said.rework() : Optional.empty();
         String words = Checked.optionalText("words", said.words(), 300);
         List<String> route = route(state, said.aim());
-        long run = runs.add(by, job, said.aim().targets(), route, rework, words);
-        if (!state.teardown().steps().isEmpty()) {
-            open(by, state, said.missing());
-        }
-        benches.done(
-                by,
-                job,
+        Run run = runs.add(press.by(), job, said.aim().targets(), route, rework, words);
+        press.is(state.with(state.runs().plus(run)));
+        open(press, said.missing());
+        return press.done(
                 "run",
-                run,
+                run.id(),
                 (rework.isPresent()
                                 ? "Opened again, because " + rework.get().words()
                                 : state.runs().all().isEmpty() ? "Run begun" : "Run begun again")
@@ -134,39 +134,25 @@ public class RunService {
                 && facts.closedForNow().isEmpty();
     }
 
-    /** Keeps the notes as they are now for this job, and enters what was missing on arrival. */
-    private void open(By by, BenchState state, List<CountedMissing> counted) {
-        long job = state.job().id();
-        List<String> known = state.teardown().things().stream().map(Thing::id).toList();
-        List<CountedMissing> missing = new ArrayList<>(counted);
-        if (!state.opened()) {
-            jobs.openWith(job, state.notes().id());
-            List<String> again = counted.stream().map(CountedMissing::thing).toList();
-            arrivals.missing(job).stream()
-                    .filter(thing -> !again.contains(thing.thing()))
-                    .map(thing -> new CountedMissing(thing.thing(), thing.count()))
-                    .forEach(missing::add);
+    /** Enters what is missing before the first step: counted now, or said on arrival. */
+    private void open(BenchPress press, List<CountedMissing> counted) {
+        if (counted.isEmpty() && arrivals.missing(press.job()).isEmpty()) {
+            return;
         }
-        benches.post(
-                by,
-                job,
-                null,
-                state.ledger(),
-                missing.stream()
-                        .filter(thing -> known.contains(thing.thing()))
-                        .map(thing -> Move.of(thing.thing(), Account.FITTED, Account.MISSING_ON_ARRIVAL, thing.count()))
-                        .toList());
+        benches.pin(press, counted);
+        if (press.now().opened()) {
+            benches.missing(press, counted);
+        }
     }
 
     /** Turns a run elsewhere: what is open stays open. */
-    public void turn(By by, long job, Seen seen, Aim aim) {
-        BenchState state = benches.running(by, job, seen);
-        Run run = state.run().orElseThrow();
-        List<String> route = route(state, aim);
+    public BenchState turn(By by, long job, Seen seen, Aim aim) {
+        BenchPress press = benches.running(by, job, seen);
+        Run run = press.now().run().orElseThrow();
+        List<String> route = route(press.now(), aim);
         runs.turn(run.id(), aim.targets(), route);
-        benches.done(
-                by,
-                job,
+        press.is(press.now().with(press.now().runs().changed(now -> now.turned(aim.targets(), route))));
+        return press.done(
                 "run",
                 run.id(),
                 aim.targets().isEmpty() ? "On with the whole of it" : "On elsewhere: " + route.size() + " steps",
@@ -200,25 +186,28 @@ public class RunService {
      * Says since when the unit is without power, for steps whose caution asks for a wait. It can be said later again, never
      * earlier: the wait cannot be shortened.
      */
-    public void leftOff(By by, long job, Seen seen, Instant since) {
-        BenchState state = benches.running(by, job, seen);
+    public BenchState leftOff(By by, long job, Seen seen, Instant since) {
+        BenchPress press = benches.running(by, job, seen);
+        Instant now = press.by().now();
+        BenchState state = press.now();
         Run run = state.run().orElseThrow();
-        if (since.isAfter(by.at())) {
+        if (since.isAfter(now)) {
             throw new Invalid("since", "It cannot be off since a moment that is still to come");
         }
         if (run.leftOffSince().filter(since::isBefore).isPresent()) {
             throw Refused.because("A wait that is a caution cannot be shortened: it runs from the time said first.");
         }
         runs.leftOff(run.id(), since);
+        press.is(state.with(state.runs().changed(one -> one.leftOff(since))));
         int hours = state.teardown().steps().stream()
                 .filter(step -> !state.way().isOpen(step.id()))
                 .mapToInt(Step::waitHours)
                 .max()
                 .orElse(0);
         Instant until = since.plus(Duration.ofHours(hours));
-        if (until.isAfter(by.at())) {
+        if (until.isAfter(now)) {
             holds.caution(
-                    by,
+                    press.by(),
                     job,
                     new Hold(
                             HoldKind.BLEED,
@@ -227,103 +216,95 @@ public class RunService {
                             Optional.of(until),
                             Optional.empty()));
         }
-        benches.done(
-                by,
-                job,
-                "run",
-                run.id(),
-                "Off since " + since.toString().substring(0, 16).replace('T', ' ') + " UTC",
-                since);
+        return said(press, new JobEntry.PowerOff(since));
     }
 
     /** Passes over a step. */
-    public void skip(By by, long job, Seen seen, String stepId, String reason) {
-        BenchState state = benches.running(by, job, seen);
+    public BenchState skip(By by, long job, Seen seen, String stepId, String reason) {
+        BenchPress press = benches.entering(by, job, seen);
+        BenchState state = press.now();
         state.way().skip(stepId);
         Run run = state.run().orElseThrow();
         String why = Checked.text("reason", reason, 200);
-        runs.skip(by, job, run.id(), stepId, why);
-        benches.done(
-                by,
-                job,
-                "skip",
-                run.id(),
-                "Skipped: " + state.teardown().step(stepId).title() + ". " + why,
-                stepId);
+        runs.skip(press.by(), job, run.id(), stepId, why);
+        press.is(state.with(state.runs().changed(one -> one.passedOver(stepId))));
+        return press.done(
+                "skip", run.id(), "Skipped: " + state.teardown().step(stepId).title() + ". " + why, stepId);
     }
 
     /** The clock stands still until the next press. */
-    public void pause(By by, long job, Seen seen) {
-        BenchState state = benches.running(by, job, seen);
-        runs.pause(by, job);
-        benches.done(by, job, "pause", state.run().orElseThrow().id(), "Paused", null);
+    public BenchState pause(By by, long job, Seen seen) {
+        BenchPress press = benches.running(by, job, seen);
+        runs.pause(press.by(), job);
+        Optional<Instant> since = Optional.of(press.by().at());
+        press.is(press.now().with(press.now().runs().changed(one -> one.pausedSince(since))));
+        return press.done("pause", press.now().run().orElseThrow().id(), "Paused", null);
     }
 
-    public void goOn(By by, long job, Seen seen) {
-        BenchState state = benches.running(by, job, seen);
-        benches.done(by, job, "pause", state.run().orElseThrow().id(), "Went on", null);
+    public BenchState goOn(By by, long job, Seen seen) {
+        BenchPress press = benches.running(by, job, seen);
+        return press.done("pause", press.now().run().orElseThrow().id(), "Went on", null);
     }
 
     /** Closes the unit for good, if nothing is in the way; else names each thing that is. */
-    public void close(By by, long job, Seen seen) {
-        BenchState state = benches.running(by, job, seen);
-        JobFacts facts = openOnce(state);
-        end(
-                by,
-                state,
-                state.inTheWay(facts, benches.openEnds(state)),
+    public BenchState close(By by, long job, Seen seen) {
+        BenchPress press = benches.running(by, job, seen);
+        Beside beside = benches.beside(press.now());
+        JobFacts facts = openOnce(press.now(), beside);
+        return end(
+                press,
+                press.now().inTheWay(facts, beside.ends()),
                 Optional.empty(),
                 "Closed up, everything accounted for");
     }
 
     /** Closes the unit for now: what is left out until the next run stays on record, and on the rack. */
-    public void closeForNow(By by, long job, Seen seen, String reason) {
-        BenchState state = benches.running(by, job, seen);
+    public BenchState closeForNow(By by, long job, Seen seen, String reason) {
+        BenchPress press = benches.running(by, job, seen);
         String why = Checked.text("reason", reason, 200);
-        JobFacts facts = openOnce(state);
-        String out = state.ledger().things().stream()
-                .filter(thing -> state.ledger().count(thing.id(), Account.OUT_FOR_NOW) > 0)
-                .map(thing -> state.ledger().count(thing.id(), Account.OUT_FOR_NOW) + " × " + thing.label())
+        Beside beside = benches.beside(press.now());
+        JobFacts facts = openOnce(press.now(), beside);
+        Ledger ledger = press.now().ledger();
+        String out = ledger.things().stream()
+                .filter(thing -> ledger.count(thing.id(), Account.OUT_FOR_NOW) > 0)
+                .map(thing -> ledger.count(thing.id(), Account.OUT_FOR_NOW) + " × " + thing.label())
                 .collect(Collectors.joining(", "));
-        end(
-                by,
-                state,
-                state.inTheWayForNow(facts, benches.openEnds(state)),
+        return end(
+                press,
+                press.now().inTheWayForNow(facts, beside.ends()),
                 Optional.of(why),
                 "Closed for now: " + why + (out.isEmpty() ? "" : ". Left out: " + out));
     }
 
-    private JobFacts openOnce(BenchState state) {
-        JobFacts facts = benches.facts(state);
+    private static JobFacts openOnce(BenchState state, Beside beside) {
+        JobFacts facts = state.facts(beside);
         if (facts.lastIn().isEmpty() || facts.closed()) {
             throw Refused.because("Nothing was opened on this run: there is nothing to close.");
         }
         return facts;
     }
 
-    private void end(By by, BenchState state, List<String> reasons, Optional<String> forNow, String words) {
+    private BenchState end(BenchPress press, List<String> reasons, Optional<String> forNow, String words) {
         if (!reasons.isEmpty()) {
             throw Refused.because(reasons);
         }
-        long job = state.job().id();
-        long closing = store.addClosing(by, job, forNow);
-        runs.close(state.run().orElseThrow().id(), closing);
-        benches.done(by, job, "closing", closing, words, Map.of("forNow", forNow.isPresent()));
+        long closing = store.addClosing(press.by(), press.job(), forNow);
+        runs.close(press.now().run().orElseThrow().id(), closing);
+        press.is(press.now().with(press.now().runs().changed(run -> run.closed(closing))));
+        return press.done("closing", closing, words, Map.of("forNow", forNow.isPresent()));
     }
 
     /** A remark, a picture, or both, on what is before the bench. */
-    public void note(By by, long job, Seen seen, String said, Optional<String> photo) {
-        BenchState state = benches.changeable(job, seen);
-        String words = photo.isPresent() ? Checked.optionalText("words", said, 300) : Checked.text("words", said, 300);
-        String where = state.nextIn()
-                .map(step -> " (at: " + step.title().toLowerCase(Locale.ROOT) + ")")
-                .orElse("");
-        benches.done(
-                by,
-                job,
-                photo.isPresent() ? "photo" : "note",
-                job,
-                (words.isEmpty() ? "A picture" : words) + where,
-                photo.map(hash -> Map.of("photo", hash)).orElse(null));
+    public BenchState note(By by, long job, Seen seen, String said, Optional<String> photo) {
+        BenchPress press = benches.changeable(by, job, seen);
+        String before = press.now().nextIn().map(Step::title).orElse("");
+        return said(press, new JobEntry.Remark(said, photo, before));
+    }
+
+    private BenchState said(BenchPress press, JobEntry entry) {
+        entries.say(press.by(), press.job(), entry);
+        jobs.countBenchMove(press.job());
+        press.is(press.now().pressed(press.by()));
+        return press.now();
     }
 }

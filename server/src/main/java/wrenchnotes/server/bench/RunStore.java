@@ -5,11 +5,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.bench.Rework;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Sql;
 
@@ -37,9 +39,57 @@ class RunStore {
             Optional<Instant> leftOffSince,
             Optional<Rework> rework,
             String words,
-            Instant startedAt,
+            Moment started,
             String startedBy,
-            Optional<Long> closing) {}
+            Optional<Long> closing) {
+
+        Run turned(List<Long> others, List<String> way) {
+            return new Run(
+                    id, others, way, skipped, pausedSince, leftOffSince, rework, words, started, startedBy, closing);
+        }
+
+        Run passedOver(String step) {
+            Set<String> more = new TreeSet<>(skipped);
+            more.add(step);
+            return new Run(
+                    id, targets, route, more, pausedSince, leftOffSince, rework, words, started, startedBy, closing);
+        }
+
+        Run pausedSince(Optional<Instant> since) {
+            return new Run(
+                    id, targets, route, skipped, since, leftOffSince, rework, words, started, startedBy, closing);
+        }
+
+        Run leftOff(Instant since) {
+            return new Run(
+                    id,
+                    targets,
+                    route,
+                    skipped,
+                    pausedSince,
+                    Optional.of(since),
+                    rework,
+                    words,
+                    started,
+                    startedBy,
+                    closing);
+        }
+
+        Run closed(long by) {
+            return new Run(
+                    id,
+                    targets,
+                    route,
+                    skipped,
+                    pausedSince,
+                    leftOffSince,
+                    rework,
+                    words,
+                    started,
+                    startedBy,
+                    Optional.of(by));
+        }
+    }
 
     private final JdbcClient jdbc;
     private final JsonMapper json;
@@ -52,7 +102,7 @@ class RunStore {
     /** Oldest first; at most the last one is not closed. */
     List<Run> runs(long job) {
         return jdbc.sql("""
-                        SELECT run.id, targets, route, left_off_since, rework, words, started_at, closing_id,
+                        SELECT run.id, targets, route, left_off_since, rework, words, started_moment, started_at, closing_id,
                                (SELECT json_group_array(DISTINCT step) FROM skip WHERE run_id = run.id) AS skipped,
                                (SELECT from_at FROM pause WHERE pause.job_id = run.job_id AND to_at IS NULL) AS paused_since,
                                person.name AS started_by
@@ -70,7 +120,7 @@ class RunStore {
                         Sql.when(row, "left_off_since"),
                         Optional.ofNullable(row.getString("rework")).map(Rework::valueOf),
                         row.getString("words"),
-                        Sql.instant(row, "started_at"),
+                        Sql.moment(row, "started_moment", "started_at"),
                         row.getString("started_by"),
                         Sql.id(row, "closing_id")))
                 .list();
@@ -81,18 +131,31 @@ class RunStore {
         return text.equals("[]") ? List.of() : json.readValue(text, type);
     }
 
-    long add(By by, long job, List<Long> targets, List<String> route, Optional<Rework> rework, String words) {
-        return Sql.inserted(jdbc.sql("""
-                                INSERT INTO run (job_id, targets, route, rework, words, started_at, started_by)
-                                VALUES (:job, :targets, :route, :rework, :words, :at, :by)
+    Run add(By by, long job, List<Long> targets, List<String> route, Optional<Rework> rework, String words) {
+        long id = Sql.inserted(jdbc.sql("""
+                                INSERT INTO run (job_id, targets, route, rework, words, started_moment, started_at, started_by)
+                                VALUES (:job, :targets, :route, :rework, :words, :moment, :at, :by)
                                 """)
                 .param("job", job)
                 .param("targets", json.writeValueAsString(targets))
                 .param("route", json.writeValueAsString(route))
                 .param("rework", rework.map(Enum::name).orElse(null))
                 .param("words", words)
+                .param("moment", by.moment().number())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
+        return new Run(
+                id,
+                targets,
+                route,
+                Set.of(),
+                Optional.empty(),
+                Optional.empty(),
+                rework,
+                words,
+                by.moment(),
+                by.name(),
+                Optional.empty());
     }
 
     void turn(long run, List<Long> targets, List<String> route) {

@@ -11,12 +11,12 @@ final class Watches {
 
     private Watches() {}
 
-    static List<BenchView.Watch> of(BenchState state, List<Long> looked, List<EndsStore.Usual> usual) {
+    static List<BenchView.Watch> of(BenchState state, List<Long> looked, List<Beside.Usual> usual) {
         Map<Long, List<String>> words = new LinkedHashMap<>();
         for (WatchPoint point : state.teardown().overview().watch()) {
             words.computeIfAbsent(point.component(), id -> new ArrayList<>()).add(point.words());
         }
-        for (EndsStore.Usual one : usual) {
+        for (Beside.Usual one : usual) {
             words.computeIfAbsent(one.component(), id -> new ArrayList<>(List.of("look at the " + one.name())))
                     .add("at fault in " + one.jobs() + " of " + one.of() + " here");
         }

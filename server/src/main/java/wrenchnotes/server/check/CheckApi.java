@@ -4,7 +4,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.time.Instant;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -15,6 +14,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.Pen;
 
 /** Checks of a job. */
@@ -22,9 +22,11 @@ import wrenchnotes.server.ground.Pen;
 public class CheckApi {
 
     private final CheckService service;
+    private final CheckStore checks;
 
-    CheckApi(CheckService service) {
+    CheckApi(CheckService service, CheckStore checks) {
         this.service = service;
+        this.checks = checks;
     }
 
     /**
@@ -40,7 +42,7 @@ public class CheckApi {
             int times,
             @Size(max = 500) String remark) {
 
-        Check check(Instant at) {
+        Check check(Moment at) {
             return new Check(stage, verdict, what, coversOn, load, times, remark, at);
         }
     }
@@ -51,14 +53,15 @@ public class CheckApi {
     @PostMapping("/api/jobs/{job}/checks")
     @ResponseStatus(HttpStatus.CREATED)
     CheckStore.CheckRow record(@PathVariable long job, @Valid @RequestBody CheckSaid said, Pen pen) {
-        return pen.once(said, CheckStore.CheckRow.class, by -> service.record(by, job, said.check(by.at())));
+        return pen.once(said, by -> service.record(by, job, said::check), CheckStore.CheckRow::id, checks::check);
     }
 
     @PostMapping("/api/checks/{check}/correction")
     CheckStore.CheckRow correct(@PathVariable long check, @Valid @RequestBody CheckCorrection said, Pen pen) {
         return pen.once(
                 said,
-                CheckStore.CheckRow.class,
-                by -> service.correct(by, check, said.why(), said.instead().map(other -> other.check(by.at()))));
+                by -> service.correct(by, check, said.why(), said.instead().map(other -> other::check)),
+                CheckStore.CheckRow::id,
+                checks::check);
     }
 }

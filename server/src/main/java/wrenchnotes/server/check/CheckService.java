@@ -2,9 +2,11 @@ package wrenchnotes.server.check;
 
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Stale;
@@ -24,20 +26,20 @@ public class CheckService {
         this.journal = journal;
     }
 
-    public CheckStore.CheckRow record(By by, long job, Check check) {
-        jobs.job(job).mustBeHere();
-        return write(by, job, check, Optional.empty());
+    public CheckStore.CheckRow record(By by, long job, Function<Moment, Check> said) {
+        By now = jobs.job(job).entered(by);
+        return write(now, job, said.apply(now.moment()), Optional.empty());
     }
 
-    public CheckStore.CheckRow correct(By by, long id, String why, Optional<Check> instead) {
+    public CheckStore.CheckRow correct(By who, long id, String why, Optional<Function<Moment, Check>> instead) {
         CheckStore.CheckRow before = checks.check(id);
-        jobs.job(before.jobId()).mustBeHere();
+        By by = jobs.job(before.jobId()).entered(who);
         if (before.struckWhy().isPresent()) {
             throw new Stale("This check was corrected by somebody else meanwhile.", checks.ofJob(before.jobId()));
         }
         checks.strike(by, id, Checked.text("why", why, 300));
         if (instead.isPresent()) {
-            return write(by, before.jobId(), instead.get(), Optional.of(id));
+            return write(by, before.jobId(), instead.get().apply(by.moment()), Optional.of(id));
         }
         CheckStore.CheckRow after = checks.check(id);
         journal.write(

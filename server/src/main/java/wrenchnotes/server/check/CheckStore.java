@@ -19,7 +19,7 @@ public class CheckStore {
     public record CheckRow(long id, long jobId, Check check, String by, Optional<String> struckWhy) {}
 
     private static final String CHECK = """
-            SELECT check_entry.id, job_id, stage, verdict, what, covers_on, load, times, remark, at,
+            SELECT check_entry.id, job_id, stage, verdict, what, covers_on, load, times, remark, moment, at,
                    person.name AS by, struck_why
             FROM check_entry JOIN person ON person.id = check_entry.by
             """;
@@ -54,7 +54,7 @@ public class CheckStore {
                 row.getString("load"),
                 row.getInt("times"),
                 row.getString("remark"),
-                Sql.instant(row, "at"));
+                Sql.moment(row));
         return new CheckRow(
                 row.getLong("id"),
                 row.getLong("job_id"),
@@ -66,9 +66,9 @@ public class CheckStore {
     long add(By by, long job, Check check, Optional<Long> corrects) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO check_entry (job_id, stage, verdict, what, covers_on, load, times, remark,
-                                                         at, by, corrects)
+                                                         moment, at, by, corrects)
                                 VALUES (:job, :stage, :verdict, :what, :coversOn, :load, :times, :remark,
-                                        :at, :by, :corrects)
+                                        :moment, :at, :by, :corrects)
                                 """)
                 .param("job", job)
                 .param("stage", check.stage().name())
@@ -78,7 +78,8 @@ public class CheckStore {
                 .param("load", check.load())
                 .param("times", check.times())
                 .param("remark", check.remark())
-                .param("at", check.at().toEpochMilli())
+                .param("moment", check.at().number())
+                .param("at", check.at().at().toEpochMilli())
                 .param("by", by.person())
                 .param("corrects", corrects.orElse(null)));
     }

@@ -125,7 +125,7 @@ public class CheckInApi {
                 said.slot().filter(slot -> !slot.isBlank()),
                 said.due(),
                 said.arrival().arrival());
-        return pen.once(said, CheckInService.TakenIn.class, by -> service.takeIn(by, coming));
+        return pen.once(said, by -> service.takeIn(by, coming), CheckInService.TakenIn::jobId, service::takenIn);
     }
 
     @PutMapping("/jobs/{job}/arrival")
@@ -136,6 +136,6 @@ public class CheckInApi {
                 said.slot().filter(slot -> !slot.isBlank()),
                 said.due(),
                 said.arrival().arrival());
-        return pen.once(said, JobStore.Job.class, by -> service.correct(by, job, seen, correction));
+        return pen.once(said, by -> service.correct(by, job, seen, correction), JobStore.Job::id, jobs::job);
     }
 }

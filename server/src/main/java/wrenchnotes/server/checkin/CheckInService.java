@@ -1,10 +1,8 @@
 package wrenchnotes.server.checkin;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -113,9 +111,13 @@ public class CheckInService {
         finder.renew(job);
         JobStore.Job taken = jobs.job(job);
         String words = "Taken in: " + taken.model() + " " + taken.revision()
-                + taken.owner().map(who -> ", " + who.name()).orElse(", resale");
-        journal.write(by, Journal.Entry.ofJob(job, "job", job, words, arrival));
+                + taken.owner().map(who -> ", " + Journal.owner(who.id())).orElse(", resale");
+        journal.write(by, Journal.Entry.ofJob(job, "job", job, words, ArrivalLine.of(taken, arrival)));
         return new TakenIn(job, unit.tag());
+    }
+
+    TakenIn takenIn(long job) {
+        return new TakenIn(job, jobs.job(job).tag());
     }
 
     private ModelStore.Revision revision(long id) {
@@ -207,14 +209,14 @@ public class CheckInService {
             String serial, long revision, Optional<String> slot, Optional<Instant> due, Arrival arrival) {}
 
     /** @return the job as corrected */
-    public JobStore.Job correct(By by, long id, Seen seen, Correction correction) {
+    public JobStore.Job correct(By who, long id, Seen seen, Correction correction) {
         JobStore.Job before = jobs.job(id);
-        before.mustBeHere();
+        By by = before.entered(who);
         seen.mustBe(before.version(), before.tag(), () -> before);
         mustBeFree(correction.slot(), id);
         mustBeKept(correction.arrival());
         ModelStore.Revision revision = revision(correction.revision());
-        if (before.openedWith().isPresent() && revision.id() != before.revisionId()) {
+        if (revision.id() != before.revisionId() && store.hasEntries(id)) {
             throw Refused.because("It is opened with the notes of revision " + before.revision()
                     + ": the revision cannot change while its ledger runs.");
         }
@@ -237,19 +239,19 @@ public class CheckInService {
         arrivals.write(id, arrival, missing(revision.id(), arrival));
         finder.renew(id);
         JobStore.Job after = jobs.job(id);
+        ArrivalLine.Corrected words = ArrivalLine.corrected(before, after, was, arrival);
         journal.write(
                 by,
                 new Journal.Entry(
                         id,
                         "job",
                         id,
-                        "Corrected. " + differences(before, after, was, arrival),
-                        new Known(before, was),
-                        new Known(after, arrival)));
+                        words.ours(),
+                        words.owners(),
+                        ArrivalLine.of(before, was),
+                        ArrivalLine.of(after, arrival)));
         return after;
     }
-
-    private record Known(JobStore.Job job, Arrival arrival) {}
 
     private Arrival arrival(JobStore.Job job) {
         List<Arrival.Missing> missing = arrivals.missing(job.id()).stream()
@@ -266,38 +268,6 @@ public class CheckInService {
                         .toList(),
                 arrivals.photos(job.id()),
                 arrivals.places(job.id()));
-    }
-
-    private static String differences(JobStore.Job before, JobStore.Job after, Arrival was, Arrival is) {
-        List<String> said = new ArrayList<>();
-        differ(said, "Slot", before.slot().orElse("none"), after.slot().orElse("none"));
-        differ(said, "Serial", before.serial(), after.serial());
-        differ(said, "Revision", before.revision(), after.revision());
-        differ(said, "Promised", day(before.dueAt()), day(after.dueAt()));
-        differ(said, "Complaint", was.complaint(), is.complaint());
-        differ(said, "Condition", was.condition(), is.condition());
-        differ(said, "Symptoms", symptoms(was), symptoms(is));
-        differ(said, "Marks", was.marks().toString(), is.marks().toString());
-        differ(said, "Missing", was.missing().toString(), is.missing().toString());
-        differ(said, "Came with", String.join(", ", was.belongings()), String.join(", ", is.belongings()));
-        return said.isEmpty() ? "Nothing differs." : String.join(". ", said) + ".";
-    }
-
-    private static void differ(List<String> said, String what, String before, String after) {
-        if (!Objects.equals(before, after)) {
-            said.add(what + ": " + (before.isEmpty() ? "nothing" : before) + " → "
-                    + (after.isEmpty() ? "nothing" : after));
-        }
-    }
-
-    private static String symptoms(Arrival arrival) {
-        return arrival.symptoms().stream()
-                .map(symptom -> symptom.present() ? symptom.name() : "not " + symptom.name())
-                .collect(Collectors.joining(", "));
-    }
-
-    private static String day(Optional<Instant> due) {
-        return due.map(at -> at.toString().substring(0, 10)).orElse("no day");
     }
 
     /** The tag the next new unit will get, unless somebody else is quicker. */

@@ -218,10 +218,27 @@ public class CheckInStore {
                 .param("due", Sql.millis(job.due().orElse(null))));
     }
 
+    /** Whether anything came off, or was accounted for: then the job goes by its notes. */
+    boolean hasEntries(long job) {
+        return jdbc.sql("""
+                        SELECT EXISTS (SELECT 1 FROM step_entry WHERE job_id = :job)
+                            OR EXISTS (SELECT 1 FROM ledger_entry WHERE job_id = :job)
+                            OR EXISTS (SELECT 1 FROM skip WHERE job_id = :job)
+                        """).param("job", job).query(Boolean.class).single();
+    }
+
+    /** Where the revision turns out to be another, a run that is under way goes through the whole of it. */
     void correctJob(long id, NewJob job) {
         jdbc.sql("""
+                        UPDATE run SET targets = '[]', route = '[]'
+                        WHERE job_id = :id AND closing_id IS NULL
+                          AND (SELECT revision_id FROM job WHERE id = :id) <> :revision
+                        """).param("id", id).param("revision", job.revision()).update();
+        jdbc.sql("""
                         UPDATE job
-                        SET revision_id = :revision, slot = :slot, complaint = :complaint,
+                        SET teardown_id = CASE WHEN revision_id = :revision THEN teardown_id END,
+                            bench_version = bench_version + (revision_id <> :revision),
+                            revision_id = :revision, slot = :slot, complaint = :complaint,
                             condition_words = :condition, due_at = :due, version = version + 1
                         WHERE id = :id
                         """)

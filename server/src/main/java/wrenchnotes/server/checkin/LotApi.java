@@ -45,10 +45,14 @@ public class LotApi {
     @ResponseStatus(HttpStatus.CREATED)
     LotStore.Lot add(@Valid @RequestBody LotSaid said, Pen pen) {
         String source = Checked.text("source", said.source(), 120);
-        return pen.once(said, LotStore.Lot.class, by -> {
-            long id = lots.add(by, source, said.cameAt().orElse(by.at()));
-            journal.write(by, Journal.Entry.ofShop("lot", id, "Lot: " + source, null, source));
-            return lots.lot(id);
-        });
+        return pen.once(
+                said,
+                by -> {
+                    long id = lots.add(by, source, said.cameAt().orElse(by.at()));
+                    journal.write(by, Journal.Entry.ofShop("lot", id, "Lot: " + source, null, source));
+                    return lots.lot(id);
+                },
+                LotStore.Lot::id,
+                lots::lot);
     }
 }

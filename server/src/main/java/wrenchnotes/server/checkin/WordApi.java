@@ -39,7 +39,7 @@ public class WordApi {
     /** What was said stays as it was said, and counts as the other word from now on, in all jobs. */
     @PostMapping("/{word}/merge")
     List<WordStore.Word> merge(@PathVariable long word, @Valid @RequestBody MergeSaid said, Pen pen) {
-        pen.once(said, String.class, by -> {
+        pen.once(said, by -> {
             WordStore.Word one = words.word(word);
             WordStore.Word other = words.word(said.into());
             long into = other.mergedInto().orElse(other.id());
@@ -51,19 +51,17 @@ public class WordApi {
                     by,
                     Journal.Entry.ofShop(
                             "symptom", word, "\"" + one.name() + "\" counts as \"" + other.name() + "\"", one, into));
-            return "merged";
         });
         return all();
     }
 
     @PostMapping("/{word}/split")
     List<WordStore.Word> split(@PathVariable long word, Pen pen) {
-        pen.once("split", String.class, by -> {
+        pen.once("split", by -> {
             WordStore.Word one = words.word(word);
             words.split(word);
             journal.write(
                     by, Journal.Entry.ofShop("symptom", word, "\"" + one.name() + "\" stands for itself", one, null));
-            return "split";
         });
         return all();
     }

@@ -249,7 +249,7 @@ class DemoBench {
                 checks.record(
                         turn.by(turn.bencher),
                         turn.job(),
-                        new Check(
+                        moment -> new Check(
                                 stage,
                                 Verdict.PASSED,
                                 planned.what(),
@@ -257,7 +257,7 @@ class DemoBench {
                                 planned.load(),
                                 planned.times(),
                                 "",
-                                turn.at()));
+                                moment));
             }
         }
 
@@ -266,7 +266,7 @@ class DemoBench {
             checks.record(
                     turn.by(turn.bencher),
                     turn.job(),
-                    new Check(stage, verdict, what, coversOn, "", times, remark, turn.at()));
+                    moment -> new Check(stage, verdict, what, coversOn, "", times, remark, moment));
         }
     }
 }

@@ -9,20 +9,18 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.concurrent.atomic.AtomicLong;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.checkin.Ownership;
-import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.outcome.Outcome;
-import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.server.checkin.CheckInService;
 import wrenchnotes.server.checkin.LotStore;
 import wrenchnotes.server.demo.DemoPlan.Visit;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.job.HoldService;
 import wrenchnotes.server.job.JobStore;
@@ -64,9 +62,21 @@ public class DemoReplay {
     }
 
     void play(
-            Instant now, Map<String, SignedIn> staff, Map<String, DemoTurn.Known> revisions, Map<String, Long> parts) {
+            Instant now,
+            Map<String, SignedIn> staff,
+            Map<String, DemoTurn.Known> revisions,
+            Map<String, Long> parts,
+            AtomicLong moments) {
         DemoTurn.Shop shop = new DemoTurn.Shop(
-                now, staff, revisions, parts, new HashMap<>(), new HashMap<>(), new HashMap<>(), new TreeSet<>());
+                now,
+                staff,
+                revisions,
+                parts,
+                new HashMap<>(),
+                new HashMap<>(),
+                new HashMap<>(),
+                new TreeSet<>(),
+                moments);
         DemoPlan.visits().forEach(visit -> new Stay(shop, visit).play());
     }
 
@@ -126,18 +136,20 @@ public class DemoReplay {
                             Stage.AFTER_CLOSING, Verdict.FAILED, "plays for ten minutes", true, 1, "stops after four");
                 }
                 case TO_CHECK -> work.mendAndClose();
-                case READY -> finish(outcome());
+                case READY -> finish();
                 case KEPT_FOR_PARTS -> {
                     work.arrivalCheck();
-                    end(new OutcomeGiven(Outcome.KEPT_FOR_PARTS, "case too far gone", turn.later(20)));
+                    turn.later(20);
+                    end(Outcome.KEPT_FOR_PARTS, "case too far gone");
                     handOver();
                 }
                 case HANDED_OVER -> {
                     if (turn.told.soldAsItIs()) {
                         work.arrivalCheck();
-                        end(new OutcomeGiven(Outcome.NOT_WORTH_IT, "sold with the fault told", turn.later(15)));
+                        turn.later(15);
+                        end(Outcome.NOT_WORTH_IT, "sold with the fault told");
                     } else {
-                        finish(outcome());
+                        finish();
                     }
                     handOver();
                     if (turn.told.toBeSold()) {
@@ -193,26 +205,20 @@ public class DemoReplay {
                     : Optional.empty();
         }
 
-        private void finish(OutcomeGiven given) {
+        private void finish() {
             work.mendAndClose();
             work.checkAsPlanned(Stage.AFTER_CLOSING);
-            end(given);
-        }
-
-        private OutcomeGiven outcome() {
             if (turn.visit.luck() % 19 == 7) {
-                return new OutcomeGiven(Outcome.NOT_FIXED, "still does it now and then; the owner knows", turn.at());
+                end(Outcome.NOT_FIXED, "still does it now and then; the owner knows");
+            } else if (turn.visit.luck() % 8 == 3) {
+                end(Outcome.FIXED_WITH_REMARK, "a little louder than new");
+            } else {
+                end(Outcome.FIXED, "");
             }
-            boolean remark = turn.visit.luck() % 8 == 3;
-            return new OutcomeGiven(
-                    remark ? Outcome.FIXED_WITH_REMARK : Outcome.FIXED,
-                    remark ? "a little louder than new" : "",
-                    turn.at());
         }
 
-        private void end(OutcomeGiven given) {
-            By by = turn.by(turn.bencher);
-            outcomes.give(by, turn.job(), new OutcomeGiven(given.outcome(), given.remark(), by.at()));
+        private void end(Outcome outcome, String remark) {
+            outcomes.give(turn.by(turn.bencher), turn.job(), outcome, remark);
         }
 
         private void handOver() {
@@ -227,7 +233,7 @@ public class DemoReplay {
 
         private void hold(HoldKind kind, String why, Optional<Instant> until) {
             turn.later(4);
-            holds.set(turn.by(turn.bencher), turn.job(), new Hold(kind, why, turn.at(), until, Optional.empty()));
+            holds.set(turn.by(turn.bencher), turn.job(), kind, why, until);
         }
     }
 }

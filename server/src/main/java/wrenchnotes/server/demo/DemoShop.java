@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicLong;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -14,6 +15,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.team.Role;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Settings;
@@ -80,7 +82,8 @@ public class DemoShop implements SmartInitializingSingleton {
             staff.put(name, people.add(opening, name, hash, ROLES.get(n)));
         }
         SignedIn lead = staff.get("ines");
-        By ines = new By(lead.id(), lead.name(), opening);
+        AtomicLong moments = new AtomicLong(1);
+        By ines = new By(lead.id(), lead.name(), new Moment(moments.get(), opening));
         Map<String, DemoTurn.Known> revisions = new HashMap<>();
         DemoModels.all().forEach(model -> revisions.putAll(teardowns.write(ines, model)));
         DemoModels.all().forEach(model -> teardowns.nameParts(ines, model));
@@ -91,9 +94,10 @@ public class DemoShop implements SmartInitializingSingleton {
                     drawers.add(ines, part.drawer(), part.name(), part.what(), part.eachMinor(), part.count())
                             .id());
         }
-        replay.play(now, staff, revisions, parts);
+        replay.play(now, staff, revisions, parts, moments);
         SignedIn wren = staff.get("wren");
-        By yesterday = new By(wren.id(), wren.name(), now.minus(Duration.ofHours(21)));
+        By yesterday =
+                new By(wren.id(), wren.name(), new Moment(moments.incrementAndGet(), now.minus(Duration.ofHours(21))));
         teardowns.propose(yesterday, revisions.get("CD-5 first series").revision());
         return true;
     }

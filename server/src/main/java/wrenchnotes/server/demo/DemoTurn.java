@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.SignedIn;
@@ -33,7 +35,8 @@ final class DemoTurn {
             Map<Integer, Long> units,
             Map<String, Long> owners,
             Map<String, Long> crates,
-            Set<String> takenSlots) {
+            Set<String> takenSlots,
+            AtomicLong moments) {
 
         Optional<String> freeSlot(int luck) {
             List<String> free = new ArrayList<>();
@@ -89,7 +92,7 @@ final class DemoTurn {
 
     By by(String name) {
         SignedIn who = shop.staff().get(name);
-        return new By(who.id(), who.name(), at);
+        return new By(who.id(), who.name(), new Moment(shop.moments().incrementAndGet(), at));
     }
 
     /** Time goes by, but never past today. */

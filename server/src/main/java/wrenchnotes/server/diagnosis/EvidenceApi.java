@@ -31,11 +31,13 @@ public class EvidenceApi {
     private final EvidenceService service;
     private final EvidenceStore store;
     private final Snapshot snapshot;
+    private final FindingStore findings;
 
-    EvidenceApi(EvidenceService service, EvidenceStore store, Snapshot snapshot) {
+    EvidenceApi(EvidenceService service, EvidenceStore store, Snapshot snapshot, FindingStore findings) {
         this.service = service;
         this.store = store;
         this.snapshot = snapshot;
+        this.findings = findings;
     }
 
     public record ComponentSeen(
@@ -104,14 +106,14 @@ public class EvidenceApi {
     @PostMapping("/api/findings/{finding}/after")
     FindingStore.FindingRow after(@PathVariable long finding, @Valid @RequestBody AfterSaid said, Pen pen) {
         return pen.once(
-                said, FindingStore.FindingRow.class, by -> service.after(by, finding, said.failed(), said.changes()));
+                said,
+                by -> service.after(by, finding, said.failed(), said.changes()),
+                FindingStore.FindingRow::id,
+                findings::finding);
     }
 
     private EvidenceOnJob written(Pen pen, Object said, long job, Consumer<By> write) {
-        pen.once(said, String.class, by -> {
-            write.accept(by);
-            return "written";
-        });
+        pen.once(said, write);
         return evidence(job);
     }
 }

@@ -49,8 +49,8 @@ public class EvidenceService {
     }
 
     /** A symptom that was asked for or tried after check-in. */
-    void symptom(By by, long job, Arrival.Symptom symptom) {
-        jobs.job(job).mustBeHere();
+    void symptom(By who, long job, Arrival.Symptom symptom) {
+        By by = jobs.job(job).entered(who);
         arrivals.say(job, symptom);
         finder.renew(job);
         journal.write(
@@ -59,9 +59,9 @@ public class EvidenceService {
                         job, "symptom", job, (symptom.present() ? "So: " : "Not so: ") + symptom.name(), symptom));
     }
 
-    public void look(By by, long jobId, long component, boolean good, Means means, String words) {
+    public void look(By who, long jobId, long component, boolean good, Means means, String words) {
         JobStore.Job job = jobs.job(jobId);
-        job.mustBeHere();
+        By by = job.entered(who);
         ModelStore.ModelComponent one = models.components(job.modelId()).stream()
                 .filter(known -> known.id() == component)
                 .findFirst()
@@ -73,8 +73,8 @@ public class EvidenceService {
         journal.write(by, Journal.Entry.ofJob(jobId, "look", id, story, said));
     }
 
-    void tries(By by, long job, CrossedTries grid) {
-        jobs.job(job).mustBeHere();
+    void tries(By who, long job, CrossedTries grid) {
+        By by = jobs.job(job).entered(who);
         if (grid.tries().isEmpty()) {
             throw new Invalid("tries", "Nothing was tried yet: say of one pair at least whether it works");
         }
@@ -90,9 +90,9 @@ public class EvidenceService {
                         grid));
     }
 
-    void strike(By by, EvidenceStore.Kept what, long id) {
+    void strike(By who, EvidenceStore.Kept what, long id) {
         long job = evidence.jobOf(what, id);
-        jobs.job(job).mustBeHere();
+        By by = jobs.job(job).entered(who);
         evidence.strike(by, what, id);
         journal.write(
                 by,
@@ -104,8 +104,8 @@ public class EvidenceService {
                         null));
     }
 
-    void overrule(By by, long job, FaultName fault, Overruling word, String why) {
-        jobs.job(job).mustBeHere();
+    void overrule(By who, long job, FaultName fault, Overruling word, String why) {
+        By by = jobs.job(job).entered(who);
         String reason =
                 word == Overruling.AS_COMPUTED ? Checked.optionalText("why", why, 200) : Checked.text("why", why, 200);
         evidence.overrule(by, job, fault, word, reason);
@@ -119,10 +119,10 @@ public class EvidenceService {
     }
 
     /** What a remedy changed, said once it was tried; the last word stands. */
-    public FindingStore.FindingRow after(By by, long id, boolean failed, List<Change.After> changes) {
+    public FindingStore.FindingRow after(By who, long id, boolean failed, List<Change.After> changes) {
         FindingStore.FindingRow before = findings.finding(id);
         JobStore.Job job = jobs.job(before.jobId());
-        job.mustBeHere();
+        By by = job.entered(who);
         if (before.struckWhy().isPresent()) {
             throw new Invalid("finding", "This finding is struck: say it of the one that stands");
         }

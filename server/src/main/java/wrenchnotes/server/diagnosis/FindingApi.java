@@ -21,9 +21,11 @@ import wrenchnotes.server.ground.Pen;
 public class FindingApi {
 
     private final FindingService service;
+    private final FindingStore findings;
 
-    FindingApi(FindingService service) {
+    FindingApi(FindingService service, FindingStore findings) {
         this.service = service;
+        this.findings = findings;
     }
 
     /**
@@ -63,14 +65,16 @@ public class FindingApi {
     @PostMapping("/api/jobs/{job}/findings")
     @ResponseStatus(HttpStatus.CREATED)
     FindingStore.FindingRow record(@PathVariable long job, @Valid @RequestBody FindingSaid said, Pen pen) {
-        return pen.once(said, FindingStore.FindingRow.class, by -> service.record(by, job, said.found()));
+        return pen.once(
+                said, by -> service.record(by, job, said.found()), FindingStore.FindingRow::id, findings::finding);
     }
 
     @PostMapping("/api/findings/{finding}/correction")
     FindingStore.FindingRow correct(@PathVariable long finding, @Valid @RequestBody FindingCorrection said, Pen pen) {
         return pen.once(
                 said,
-                FindingStore.FindingRow.class,
-                by -> service.correct(by, finding, said.why(), said.instead().map(FindingSaid::found)));
+                by -> service.correct(by, finding, said.why(), said.instead().map(FindingSaid::found)),
+                FindingStore.FindingRow::id,
+                findings::finding);
     }
 }

@@ -63,9 +63,9 @@ public class FindingService {
         }
     }
 
-    public FindingStore.FindingRow record(By by, long jobId, FaultSeen found) {
+    public FindingStore.FindingRow record(By who, long jobId, FaultSeen found) {
         JobStore.Job job = jobs.job(jobId);
-        job.mustBeHere();
+        By by = job.entered(who);
         return write(by, job, found, Optional.empty());
     }
 
@@ -73,10 +73,10 @@ public class FindingService {
      * Strikes a finding and, if there is something to put in its place, records that. Parts of the struck one go back
      * to their drawer.
      */
-    public FindingStore.FindingRow correct(By by, long id, String why, Optional<FaultSeen> instead) {
+    public FindingStore.FindingRow correct(By who, long id, String why, Optional<FaultSeen> instead) {
         FindingStore.FindingRow before = findings.finding(id);
         JobStore.Job job = jobs.job(before.jobId());
-        job.mustBeHere();
+        By by = job.entered(who);
         if (before.struckWhy().isPresent()) {
             throw new Stale("This finding was corrected by somebody else meanwhile.", findings.ofJob(job.id()));
         }

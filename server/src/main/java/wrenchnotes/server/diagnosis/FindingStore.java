@@ -78,10 +78,13 @@ public class FindingStore {
                     JOIN symptom AS said ON said.id = symptom_id
                     LEFT JOIN symptom AS word ON word.id = said.merged_into
                     WHERE finding_id = finding.id) AS changes,
-                   (SELECT MAX(earlier.job_id)
-                    FROM finding AS earlier
+                   (SELECT earlier.job_id
+                    FROM finding AS earlier JOIN job AS stay ON stay.id = earlier.job_id
                     WHERE earlier.unit_id = finding.unit_id AND earlier.component_id = finding.component_id
-                      AND earlier.job_id < finding.job_id AND earlier.struck_at IS NULL) AS earlier_job
+                      AND earlier.struck_at IS NULL
+                      AND (stay.checked_in_at, stay.id) < (SELECT checked_in_at, id FROM job WHERE id = finding.job_id)
+                    ORDER BY stay.checked_in_at DESC, stay.id DESC
+                    LIMIT 1) AS earlier_job
             FROM finding
             JOIN component ON component.id = finding.component_id
             JOIN fault ON fault.id = fault_id
@@ -141,10 +144,10 @@ public class FindingStore {
     long add(By by, JobStore.Job job, NewFinding finding) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO finding (job_id, unit_id, revision_id, component_id, fault_id, remedy,
-                                                     part_id, part_count, cost_minor, remark, proof, cause, cause_confirmed, at, by,
+                                                     part_id, part_count, cost_minor, remark, proof, cause, cause_confirmed, moment, at, by,
                                                      corrects)
                                 VALUES (:job, :unit, :revision, :component, :fault, :remedy,
-                                        :part, :partCount, :cost, :remark, :proof, :cause, :confirmed, :at, :by, :corrects)
+                                        :part, :partCount, :cost, :remark, :proof, :cause, :confirmed, :moment, :at, :by, :corrects)
                                 """)
                 .param("job", job.id())
                 .param("unit", job.unitId())
@@ -159,6 +162,7 @@ public class FindingStore {
                 .param("proof", finding.proof().map(Enum::name).orElse(null))
                 .param("cause", finding.cause().map(Enum::name).orElse(null))
                 .param("confirmed", finding.causeConfirmed() ? 1 : 0)
+                .param("moment", by.moment().number())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .param("corrects", finding.corrects().orElse(null)));

@@ -1,7 +1,5 @@
 package wrenchnotes.server.diagnosis;
 
-import java.time.Instant;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -26,9 +24,6 @@ public class Learning {
     private final Snapshot snapshot;
     private History history = new History();
     private PastStore.State learned = new PastStore.State(0, 0);
-    private Instant upTo = Instant.EPOCH;
-    private Set<Long> atThatInstant = new HashSet<>();
-    private int read;
 
     Learning(PastStore past, Snapshot snapshot) {
         this.past = past;
@@ -62,30 +57,12 @@ public class Learning {
         if (state.equals(learned)) {
             return history;
         }
-        if (state.merges() == learned.merges()) {
-            learnSince();
-        }
-        if (read != state.closed() || state.merges() != learned.merges()) {
+        if (state.merges() != learned.merges()) {
             history = new History();
-            upTo = Instant.EPOCH;
-            atThatInstant = new HashSet<>();
-            read = 0;
-            learnSince();
+            learned = new PastStore.State(0, state.merges());
         }
+        past.since(learned.upTo()).forEach(closed -> closed.job().ifPresent(history::learn));
         learned = state;
         return history;
-    }
-
-    private void learnSince() {
-        for (PastStore.Closed closed : past.since(upTo)) {
-            if (closed.handedOverAt().isAfter(upTo)) {
-                upTo = closed.handedOverAt();
-                atThatInstant = new HashSet<>();
-            }
-            if (atThatInstant.add(closed.id())) {
-                read++;
-                closed.job().ifPresent(history::learn);
-            }
-        }
     }
 }

@@ -21,23 +21,27 @@ import wrenchnotes.server.ground.Sql;
 @Component
 public class PastStore {
 
-    /** How much there is to be learned from, and by which words: what was learned stands while this stays the same. */
-    record State(int closed, long merges) {}
+    /**
+     * As far as when jobs were closed, and by which words: what was learned stands while this stays the same.
+     *
+     * @param upTo the moment of the last handover
+     */
+    record State(long upTo, long merges) {}
 
     /** @param job empty if it was given up before anybody looked: that teaches nothing of what was wrong */
-    record Closed(long id, Instant handedOverAt, Optional<PastJob> job) {}
+    record Closed(long id, long handedOver, Optional<PastJob> job) {}
 
     private static final String JOBS = """
-            SELECT job.id, handed_over_at, job.revision_id, model_id, model.kind,
-                   (SELECT outcome FROM outcome_entry WHERE job_id = job.id ORDER BY id DESC LIMIT 1) AS outcome,
+            SELECT job.id, handed_over_moment, job.revision_id, model_id, model.kind,
+                   (SELECT outcome FROM outcome_entry WHERE job_id = job.id ORDER BY moment DESC, id DESC LIMIT 1) AS outcome,
                    (SELECT COALESCE(SUM(cost_minor), 0)
                     FROM finding
                     WHERE job_id = job.id AND struck_at IS NULL) AS parts
             FROM job
             JOIN revision ON revision.id = job.revision_id
             JOIN model ON model.id = model_id
-            WHERE handed_over_at >= :from
-            ORDER BY handed_over_at, job.id
+            WHERE handed_over_moment > :from
+            ORDER BY handed_over_moment, job.id
             """;
 
     /** A remedy that changed nothing had the wrong fault. */
@@ -47,7 +51,7 @@ public class PastStore {
             JOIN fault ON fault.id = fault_id
             JOIN component ON component.id = finding.component_id
             JOIN job ON job.id = finding.job_id
-            WHERE handed_over_at >= :from AND struck_at IS NULL AND failed = 0
+            WHERE handed_over_moment > :from AND struck_at IS NULL AND failed = 0
             """;
 
     private static final String SYMPTOMS = """
@@ -56,7 +60,7 @@ public class PastStore {
             JOIN job ON job.id = job_id
             JOIN symptom AS said ON said.id = symptom_id
             JOIN symptom AS word ON word.id = COALESCE(said.merged_into, said.id)
-            WHERE handed_over_at >= :from
+            WHERE handed_over_moment > :from
             GROUP BY job_id, word.id
             """;
 
@@ -70,7 +74,7 @@ public class PastStore {
                         UNION ALL SELECT job_id, at, 0 FROM finding
                         UNION ALL SELECT job_id, at, 0 FROM check_entry
                         UNION ALL SELECT job_id, from_at, 1 FROM pause)
-                  WHERE job_id IN (SELECT id FROM job WHERE handed_over_at >= :from)
+                  WHERE job_id IN (SELECT id FROM job WHERE handed_over_moment > :from)
                   WINDOW in_turn AS (PARTITION BY job_id ORDER BY at, pause))
             GROUP BY job_id
             """;
@@ -83,36 +87,36 @@ public class PastStore {
 
     State state() {
         return jdbc.sql("""
-                        SELECT (SELECT COUNT(*) FROM job WHERE handed_over_at IS NOT NULL) AS closed,
+                        SELECT (SELECT COALESCE(MAX(handed_over_moment), 0) FROM job
+                                WHERE handed_over_moment IS NOT NULL) AS up_to,
                                (SELECT COALESCE(SUM(id * 1000003 + merged_into), 0)
                                 FROM symptom
                                 WHERE merged_into IS NOT NULL) AS merges
                         """)
-                .query((row, n) -> new State(row.getInt("closed"), row.getLong("merges")))
+                .query((row, n) -> new State(row.getLong("up_to"), row.getLong("merges")))
                 .single();
     }
 
-    /** Jobs closed then or later, in the order they were closed. */
-    List<Closed> since(Instant from) {
-        long millis = from.toEpochMilli();
+    /** Jobs closed after a moment, in the order they were closed. */
+    List<Closed> since(long moment) {
         Map<Long, Set<FaultName>> faults = new HashMap<>();
-        jdbc.sql(FAULTS).param("from", millis).query(row -> {
+        jdbc.sql(FAULTS).param("from", moment).query(row -> {
             faults.computeIfAbsent(row.getLong("job_id"), id -> new HashSet<>())
                     .add(new FaultName(row.getString("component"), row.getString("wrong")));
         });
         Map<Long, Set<String>> present = new HashMap<>();
         Map<Long, Set<String>> absent = new HashMap<>();
-        jdbc.sql(SYMPTOMS).param("from", millis).query(row -> {
+        jdbc.sql(SYMPTOMS).param("from", moment).query(row -> {
             (row.getBoolean("present") ? present : absent)
                     .computeIfAbsent(row.getLong("job_id"), id -> new HashSet<>())
                     .add(row.getString("name"));
         });
         Map<Long, Double> minutes = new HashMap<>();
-        jdbc.sql(MINUTES).param("from", millis).query(row -> {
+        jdbc.sql(MINUTES).param("from", moment).query(row -> {
             minutes.put(row.getLong("job_id"), row.getDouble("minutes"));
         });
         return jdbc.sql(JOBS)
-                .param("from", millis)
+                .param("from", moment)
                 .query((row, n) -> {
                     long id = row.getLong("id");
                     Optional<Outcome> outcome =
@@ -133,7 +137,7 @@ public class PastStore {
                             outcome.flatMap(PastStore::worked),
                             spent > 0 ? Optional.of(new PastJob.Work(spent, parts)) : Optional.empty());
                     return new Closed(
-                            id, Sql.instant(row, "handed_over_at"), lookedAt ? Optional.of(job) : Optional.empty());
+                            id, row.getLong("handed_over_moment"), lookedAt ? Optional.of(job) : Optional.empty());
                 })
                 .list();
     }

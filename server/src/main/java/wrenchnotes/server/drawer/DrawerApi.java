@@ -58,9 +58,10 @@ public class DrawerApi {
     DrawerStore.Part add(@Valid @RequestBody PartSaid said, Pen pen) {
         return pen.once(
                 said,
-                DrawerStore.Part.class,
                 by -> service.add(
-                        by, said.drawer().strip(), said.name().strip(), said.what(), said.eachMinor(), said.count()));
+                        by, said.drawer().strip(), said.name().strip(), said.what(), said.eachMinor(), said.count()),
+                DrawerStore.Part::id,
+                drawers::part);
     }
 
     /** Changes what is said of a part; its count changes only by booking in and taking. */
@@ -68,9 +69,10 @@ public class DrawerApi {
     DrawerStore.Part change(@PathVariable long part, Seen seen, @Valid @RequestBody PartSaid said, Pen pen) {
         return pen.once(
                 said,
-                DrawerStore.Part.class,
                 by -> service.change(
-                        by, part, seen, said.drawer().strip(), said.name().strip(), said.what(), said.eachMinor()));
+                        by, part, seen, said.drawer().strip(), said.name().strip(), said.what(), said.eachMinor()),
+                DrawerStore.Part::id,
+                drawers::part);
     }
 
     @PostMapping("/{part}/stock")
@@ -78,6 +80,6 @@ public class DrawerApi {
         String why = said.why() == null || said.why().isBlank()
                 ? "booked in"
                 : said.why().strip();
-        return pen.once(said, DrawerStore.Part.class, by -> service.bookIn(by, part, said.count(), why));
+        return pen.once(said, by -> service.bookIn(by, part, said.count(), why), DrawerStore.Part::id, drawers::part);
     }
 }

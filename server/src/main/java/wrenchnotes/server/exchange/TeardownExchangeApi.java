@@ -53,8 +53,11 @@ public class TeardownExchangeApi {
         this.snapshot = snapshot;
     }
 
-    /** @param notes number of the version that the file became */
-    public record Imported(long modelId, long revisionId, long notes) {}
+    /**
+     * @param notes number of the version that the file became
+     * @param version its id
+     */
+    public record Imported(long modelId, long revisionId, long notes, long version) {}
 
     @GetMapping(value = "/api/schemas/teardown-1.json", produces = "application/schema+json")
     Resource schema() {
@@ -84,7 +87,7 @@ public class TeardownExchangeApi {
     @ResponseStatus(HttpStatus.CREATED)
     Imported take(@RequestBody String text, Pen pen) {
         TeardownFile.Content content = file.read(text);
-        return pen.once(text, Imported.class, by -> imports.take(by, content));
+        return pen.once(text, by -> imports.take(by, content), Imported::version, imports::taken);
     }
 
     private TeardownFile.Content content(long id) {

@@ -26,12 +26,15 @@ public class TeardownImportService {
     private final ModelService service;
     private final ComponentService components;
     private final PhotoStore photos;
+    private final NotesStore notes;
 
-    TeardownImportService(ModelStore models, ModelService service, ComponentService components, PhotoStore photos) {
+    TeardownImportService(
+            ModelStore models, ModelService service, ComponentService components, PhotoStore photos, NotesStore notes) {
         this.models = models;
         this.service = service;
         this.components = components;
         this.photos = photos;
+        this.notes = notes;
     }
 
     TeardownExchangeApi.Imported take(By by, TeardownFile.Content content) {
@@ -46,7 +49,17 @@ public class TeardownImportService {
         content.components().forEach((id, part) -> ids.put(id, component(by, model, part)));
         NotesStore.Version saved = service.saveNotes(
                 by, revision.id(), new Seen(revision.notes()), renamed(content.notes(), ids), "taken from a file");
-        return new TeardownExchangeApi.Imported(model, revision.id(), saved.number());
+        return imported(model, saved);
+    }
+
+    /** What a file became: the version of this id. */
+    TeardownExchangeApi.Imported taken(long version) {
+        NotesStore.Version saved = notes.version(version);
+        return imported(models.revision(saved.revision()).modelId(), saved);
+    }
+
+    private static TeardownExchangeApi.Imported imported(long model, NotesStore.Version saved) {
+        return new TeardownExchangeApi.Imported(model, saved.revision(), saved.number(), saved.id());
     }
 
     private long model(By by, TeardownFile.ModelName name) {

@@ -43,7 +43,7 @@ public class ChipApi {
         if (LogicChips.shipped().stream().anyMatch(one -> one.number().equals(chip.number()))) {
             throw new Invalid("number", "74" + chip.number() + " ships with Wrench Notes and stays as it is");
         }
-        pen.once(chip, String.class, by -> {
+        pen.once(chip, by -> {
             Optional<LogicChip> before = chips.added().stream()
                     .filter(one -> one.number().equals(chip.number()))
                     .findFirst();
@@ -56,7 +56,6 @@ public class ChipApi {
                             "Chip 74" + chip.number() + (before.isPresent() ? " corrected" : " added"),
                             before.orElse(null),
                             chip));
-            return "put";
         });
         return known();
     }

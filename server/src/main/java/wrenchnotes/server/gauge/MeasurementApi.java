@@ -54,7 +54,7 @@ public class MeasurementApi {
     @PostMapping("/api/jobs/{job}/measurements")
     @ResponseStatus(HttpStatus.CREATED)
     MeasurementRow save(@PathVariable long job, @RequestBody MeasurementService.Measured said, Pen pen) {
-        return pen.once(said, MeasurementRow.class, by -> service.save(by, job, said));
+        return pen.once(said, by -> service.save(by, job, said), MeasurementRow::id, measurements::measurement);
     }
 
     /** Changes nothing. */
@@ -67,6 +67,7 @@ public class MeasurementApi {
 
     @PostMapping("/api/measurements/{measurement}/strike")
     MeasurementRow strike(@PathVariable long measurement, @Valid @RequestBody StrikeSaid said, Pen pen) {
-        return pen.once(said, MeasurementRow.class, by -> service.strike(by, measurement, said.why()));
+        return pen.once(
+                said, by -> service.strike(by, measurement, said.why()), MeasurementRow::id, measurements::measurement);
     }
 }

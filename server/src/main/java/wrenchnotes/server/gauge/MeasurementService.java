@@ -68,8 +68,8 @@ public class MeasurementService {
         }
     }
 
-    public MeasurementRow save(By by, long job, Measured said) {
-        jobs.job(job).mustBeHere();
+    public MeasurementRow save(By who, long job, Measured said) {
+        By by = jobs.job(job).entered(who);
         Measurement measured = said.asked().measured(chips.added());
         long id = measurements.add(
                 by,
@@ -96,9 +96,9 @@ public class MeasurementService {
                 + (row.instrument().isEmpty() ? "" : ". With " + row.instrument());
     }
 
-    public MeasurementRow strike(By by, long id, String why) {
+    public MeasurementRow strike(By who, long id, String why) {
         MeasurementRow before = measurements.measurement(id);
-        jobs.job(before.jobId()).mustBeHere();
+        By by = jobs.job(before.jobId()).entered(who);
         if (before.struckWhy().isPresent()) {
             throw new Stale("Somebody else struck this meanwhile.", measurements.ofJob(before.jobId()));
         }

@@ -93,7 +93,7 @@ public class MeasurementStore {
         return withReadings(jdbc.sql(MEASUREMENT + """
                         WHERE good_unit = 1 AND struck_at IS NULL AND gauge = :gauge AND job_id <> :job
                           AND place = :place COLLATE NOCASE AND job.revision_id = :revision
-                        ORDER BY measurement.at DESC
+                        ORDER BY measurement.id DESC
                         LIMIT 1
                         """)
                         .param("gauge", gauge.name())

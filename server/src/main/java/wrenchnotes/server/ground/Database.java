@@ -6,13 +6,17 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.time.Clock;
 import javax.sql.DataSource;
+import org.flywaydb.core.api.migration.JavaMigration;
 import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Primary;
 import org.springframework.jdbc.datasource.LazyConnectionDataSourceProxy;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import wrenchnotes.server.ground.upgrade.Upgrade;
+import wrenchnotes.server.ground.upgrade.V9TheStore;
 
 /**
  * One SQLite file, one connection that writes and several that read. SQLite has one writer at a time in any case; with
@@ -61,6 +65,16 @@ public class Database {
         LazyConnectionDataSourceProxy shop = new LazyConnectionDataSourceProxy(writer);
         shop.setReadOnlyDataSource(readers);
         return shop;
+    }
+
+    @Bean
+    JavaMigration theStore() {
+        return new V9TheStore();
+    }
+
+    @Bean
+    FlywayMigrationStrategy upgrade() {
+        return Upgrade::migrate;
     }
 
     @Bean

@@ -6,9 +6,12 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.HexFormat;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.LongFunction;
+import java.util.function.ToLongFunction;
 import org.springframework.core.MethodParameter;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -21,6 +24,7 @@ import org.springframework.web.method.support.ModelAndViewContainer;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Moment;
 
 /** Hands each writing request its {@link Pen}. */
 @Component
@@ -29,16 +33,28 @@ public class Pens implements HandlerMethodArgumentResolver {
     static final String REQUEST_ID = "Idempotency-Key";
     private static final Duration KEPT = Duration.ofDays(7);
 
+    /** What was written last, and what a request of this id made, if it was here before. */
+    private static final String BEFORE = """
+            SELECT (SELECT moment FROM journal ORDER BY id DESC LIMIT 1) AS last,
+                   (SELECT at FROM journal ORDER BY id DESC LIMIT 1) AS last_at,
+                   fingerprint, made
+            FROM (SELECT 1) LEFT JOIN answered ON person_id = :person AND request = :request
+            """;
+
+    private record Before(long last, Optional<Instant> lastAt, Optional<String> fingerprint, long made) {}
+
     private final TransactionTemplate writing;
     private final JdbcClient jdbc;
     private final JsonMapper json;
     private final Clock clock;
+    private final ClockWatch watch;
 
-    Pens(PlatformTransactionManager transactions, JdbcClient jdbc, JsonMapper json, Clock clock) {
+    Pens(PlatformTransactionManager transactions, JdbcClient jdbc, JsonMapper json, Clock clock, ClockWatch watch) {
         this.writing = new TransactionTemplate(transactions);
         this.jdbc = jdbc;
         this.json = json;
         this.clock = clock;
+        this.watch = watch;
     }
 
     @Override
@@ -64,6 +80,24 @@ public class Pens implements HandlerMethodArgumentResolver {
                 .update());
     }
 
+    private Before before(SignedIn person, String request) {
+        return jdbc.sql(BEFORE)
+                .param("person", person.id())
+                .param("request", request)
+                .query((row, n) -> new Before(
+                        row.getLong("last"),
+                        Sql.when(row, "last_at"),
+                        Optional.ofNullable(row.getString("fingerprint")),
+                        row.getLong("made")))
+                .single();
+    }
+
+    private By by(SignedIn person, Before before) {
+        Instant now = clock.instant();
+        before.lastAt().ifPresent(last -> watch.compare(now, last));
+        return new By(person.id(), person.name(), new Moment(before.last() + 1, now));
+    }
+
     private final class RequestPen implements Pen {
 
         private final String id;
@@ -75,49 +109,46 @@ public class Pens implements HandlerMethodArgumentResolver {
         }
 
         @Override
-        public <T> T once(Object asked, Class<T> answer, Function<By, T> work) {
-            By by = by();
-            if (id.isEmpty()) {
-                return writing.execute(status -> work.apply(by));
-            }
-            String fingerprint = fingerprint(asked);
-            return writing.execute(status -> earlier(by, fingerprint, answer).orElseGet(() -> {
-                T given = work.apply(by);
-                keep(by, fingerprint, given);
-                return given;
-            }));
-        }
-
-        private By by() {
+        public <T> T eachTime(Function<By, T> work) {
             SignedIn person = Session.current();
-            return new By(person.id(), person.name(), clock.instant());
+            return writing.execute(status -> work.apply(by(person, before(person, ""))));
         }
 
-        private <T> Optional<T> earlier(By by, String fingerprint, Class<T> answer) {
-            record Earlier(String fingerprint, String answer) {}
-            return jdbc.sql("SELECT fingerprint, answer FROM answered WHERE person_id = :person AND request = :request")
-                    .param("person", by.person())
-                    .param("request", id)
-                    .query((row, n) -> new Earlier(row.getString("fingerprint"), row.getString("answer")))
-                    .optional()
-                    .map(earlier -> {
-                        if (!earlier.fingerprint().equals(fingerprint)) {
-                            throw new Invalid(
-                                    REQUEST_ID, "This request id was used for another request: make a new one");
-                        }
-                        return json.readValue(earlier.answer(), answer);
-                    });
+        @Override
+        public <T> T once(Object asked, Function<By, T> work, ToLongFunction<T> made, LongFunction<T> again) {
+            if (id.isEmpty()) {
+                return eachTime(work);
+            }
+            SignedIn person = Session.current();
+            String fingerprint = fingerprint(asked);
+            return writing.execute(status -> {
+                Before before = before(person, id);
+                if (before.fingerprint().isPresent()) {
+                    refuseAnother(before.fingerprint().get(), fingerprint);
+                    return again.apply(before.made());
+                }
+                By by = by(person, before);
+                T answer = work.apply(by);
+                keep(by, fingerprint, made.applyAsLong(answer));
+                return answer;
+            });
         }
 
-        private void keep(By by, String fingerprint, Object given) {
+        private void refuseAnother(String earlier, String now) {
+            if (!earlier.equals(now)) {
+                throw new Invalid(REQUEST_ID, "This request id was used for another request: make a new one");
+            }
+        }
+
+        private void keep(By by, String fingerprint, long made) {
             jdbc.sql("""
-                            INSERT INTO answered (person_id, request, fingerprint, answer, at)
-                            VALUES (:person, :request, :fingerprint, :answer, :at)
+                            INSERT INTO answered (person_id, request, fingerprint, made, at)
+                            VALUES (:person, :request, :fingerprint, :made, :at)
                             """)
                     .param("person", by.person())
                     .param("request", id)
                     .param("fingerprint", fingerprint)
-                    .param("answer", json.writeValueAsString(given))
+                    .param("made", made)
                     .param("at", by.at().toEpochMilli())
                     .update();
         }

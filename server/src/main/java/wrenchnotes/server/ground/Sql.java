@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
+import wrenchnotes.core.unit.Moment;
 
 /** How values of the shop stand in columns: times as UTC epoch milliseconds, missing ones as NULL. */
 public final class Sql {
@@ -14,6 +15,15 @@ public final class Sql {
 
     public static Instant instant(ResultSet row, String column) throws SQLException {
         return Instant.ofEpochMilli(row.getLong(column));
+    }
+
+    /** The moment of an entry: columns {@code moment} and {@code at}. */
+    public static Moment moment(ResultSet row) throws SQLException {
+        return moment(row, "moment", "at");
+    }
+
+    public static Moment moment(ResultSet row, String number, String at) throws SQLException {
+        return new Moment(row.getLong(number), instant(row, at));
     }
 
     public static Optional<Instant> when(ResultSet row, String column) throws SQLException {

@@ -1,6 +1,5 @@
 package wrenchnotes.server.job;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -26,6 +25,7 @@ import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.teardown.form.NotesForm;
 
@@ -35,11 +35,15 @@ public class FactsStore {
 
     private static final String THESE = "job_id IN (SELECT value FROM json_each(:jobs))";
 
-    /** A step is open while it went in more often than out; a way in that was taken back never happened. */
+    /**
+     * A step is open while it went in more often than out; a way in that was taken back never happened. SQLite takes the other
+     * columns from the row that has the maximum.
+     */
     public static final String STEPS = """
             SELECT entry.job_id,
                    SUM(CASE entry.direction WHEN 'IN' THEN 1 ELSE -1 END) AS open,
-                   MAX(CASE WHEN entry.direction = 'IN' AND taken_back.id IS NULL THEN entry.at END) AS last_in
+                   MAX(CASE WHEN entry.direction = 'IN' AND taken_back.id IS NULL THEN entry.moment END) AS last_in,
+                   entry.at AS last_in_at
             FROM step_entry AS entry
             LEFT JOIN step_entry AS taken_back ON taken_back.job_id = entry.job_id AND taken_back.undoes = entry.id
             WHERE entry.%s
@@ -56,9 +60,9 @@ public class FactsStore {
             HAVING SUM(n) <> 0
             """.formatted(THESE);
 
-    /** The last closing of each job: SQLite takes the other columns from the row that has the maximum. */
+    /** The last closing of each job, by the same rule. */
     public static final String CLOSINGS = """
-            SELECT job_id, at, for_now, MAX(id)
+            SELECT job_id, at, for_now, MAX(moment) AS moment
             FROM closing
             WHERE %s
             GROUP BY job_id
@@ -77,15 +81,16 @@ public class FactsStore {
             "SELECT job_id, kind, why, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id".formatted(THESE);
 
     public static final String CHECKS = """
-            SELECT job_id, stage, verdict, what, covers_on, load, times, remark, at
+            SELECT job_id, stage, verdict, what, covers_on, load, times, remark, moment, at
             FROM check_entry
             WHERE %s AND struck_at IS NULL
-            ORDER BY id
+            ORDER BY moment, id
             """.formatted(THESE);
 
     /** The last given outcome of each job, by the same rule. */
     public static final String OUTCOMES =
-            "SELECT job_id, outcome, remark, at, MAX(id) FROM outcome_entry WHERE %s GROUP BY job_id".formatted(THESE);
+            "SELECT job_id, outcome, remark, at, MAX(moment) AS moment FROM outcome_entry WHERE %s GROUP BY job_id"
+                    .formatted(THESE);
 
     public static final String FINDINGS =
             "SELECT job_id, COUNT(*) AS n FROM finding WHERE %s AND struck_at IS NULL GROUP BY job_id".formatted(THESE);
@@ -107,7 +112,9 @@ public class FactsStore {
         each(STEPS, ids, row -> {
             long job = row.getLong("job_id");
             gathered.openSteps.put(job, row.getInt("open"));
-            Sql.when(row, "last_in").ifPresent(at -> gathered.lastIn.put(job, at));
+            if (Sql.id(row, "last_in").isPresent()) {
+                gathered.lastIn.put(job, Sql.moment(row, "last_in", "last_in_at"));
+            }
         });
         each(
                 TALLIES,
@@ -118,7 +125,7 @@ public class FactsStore {
                         Tally::plus));
         each(CLOSINGS, ids, row -> {
             long job = row.getLong("job_id");
-            gathered.closed.put(job, Sql.instant(row, "at"));
+            gathered.closed.put(job, Sql.moment(row));
             Optional.ofNullable(row.getString("for_now")).ifPresent(why -> gathered.forNow.put(job, why));
         });
         each(
@@ -144,16 +151,14 @@ public class FactsStore {
                         row.getString("load"),
                         row.getInt("times"),
                         row.getString("remark"),
-                        Sql.instant(row, "at"))));
+                        Sql.moment(row))));
         each(
                 OUTCOMES,
                 ids,
                 row -> gathered.outcomes.put(
                         row.getLong("job_id"),
                         new OutcomeGiven(
-                                Outcome.valueOf(row.getString("outcome")),
-                                row.getString("remark"),
-                                Sql.instant(row, "at"))));
+                                Outcome.valueOf(row.getString("outcome")), row.getString("remark"), Sql.moment(row))));
         each(FINDINGS, ids, row -> gathered.findings.put(row.getLong("job_id"), row.getInt("n")));
         return jobs.stream().collect(Collectors.toMap(JobStore.Job::id, gathered::facts));
     }
@@ -175,9 +180,9 @@ public class FactsStore {
 
     private static final class Gathered {
         final Map<Long, Integer> openSteps = new HashMap<>();
-        final Map<Long, Instant> lastIn = new HashMap<>();
+        final Map<Long, Moment> lastIn = new HashMap<>();
         final Map<Long, Tally> tallies = new HashMap<>();
-        final Map<Long, Instant> closed = new HashMap<>();
+        final Map<Long, Moment> closed = new HashMap<>();
         final Map<Long, String> forNow = new HashMap<>();
         final Map<Long, Overview> plans = new HashMap<>();
         final Map<Long, Integer> reworks = new HashMap<>();

@@ -19,7 +19,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.UsualWait;
 import wrenchnotes.server.ground.Pen;
@@ -52,8 +51,9 @@ public class HoldApi {
     HoldStore.HoldRow set(@PathVariable long job, @Valid @RequestBody HoldSaid said, Pen pen) {
         return pen.once(
                 said,
-                HoldStore.HoldRow.class,
-                by -> service.set(by, job, new Hold(said.kind(), said.why(), by.at(), said.until(), Optional.empty())));
+                by -> service.set(by, job, said.kind(), said.why(), said.until()),
+                HoldStore.HoldRow::id,
+                holds::hold);
     }
 
     /** @param over how long ago, in minutes, a hold may have ended by the clock and still be listed */
@@ -85,6 +85,6 @@ public class HoldApi {
 
     @PostMapping("/api/holds/{hold}/end")
     HoldStore.HoldRow end(@PathVariable long hold, Pen pen) {
-        return pen.once("end", HoldStore.HoldRow.class, by -> service.end(by, hold));
+        return pen.once("end", by -> service.end(by, hold), HoldStore.HoldRow::id, holds::hold);
     }
 }

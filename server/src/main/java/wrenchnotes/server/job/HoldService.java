@@ -1,5 +1,6 @@
 package wrenchnotes.server.job;
 
+import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.Hold;
@@ -23,8 +24,9 @@ public class HoldService {
         this.journal = journal;
     }
 
-    public HoldStore.HoldRow set(By by, long job, Hold hold) {
-        jobs.job(job).mustBeHere();
+    public HoldStore.HoldRow set(By who, long job, HoldKind kind, String why, Optional<Instant> until) {
+        By by = jobs.job(job).entered(who);
+        Hold hold = new Hold(kind, why, by.now(), until, Optional.empty());
         HoldStore.HoldRow set = holds.hold(holds.add(by, job, hold));
         journal.write(
                 by,
@@ -41,7 +43,7 @@ public class HoldService {
      */
     public void caution(By by, long job, Hold hold) {
         holds.ofJob(job).stream()
-                .filter(row -> row.caution() && row.hold().activeAt(by.at()))
+                .filter(row -> row.caution() && row.hold().activeAt(by.now()))
                 .forEach(row -> holds.end(by, row.id()));
         HoldStore.HoldRow set = holds.hold(holds.addCaution(by, job, hold));
         journal.write(
@@ -55,12 +57,13 @@ public class HoldService {
         return UsualWait.of(kind, holds.lasted(kind, Optional.of(revision)), holds.lasted(kind, Optional.empty()));
     }
 
-    public HoldStore.HoldRow end(By by, long id) {
+    public HoldStore.HoldRow end(By who, long id) {
         HoldStore.HoldRow before = holds.hold(id);
-        if (before.caution() && before.hold().activeAt(by.at())) {
+        By by = who.notBefore(jobs.job(before.jobId()).lastAt());
+        if (before.caution() && before.hold().activeAt(by.now())) {
             throw Refused.because("This wait is a caution and cannot be shortened: it is over when its time is.");
         }
-        if (!before.hold().activeAt(by.at())) {
+        if (!before.hold().activeAt(by.now())) {
             throw Refused.because("That wait is over already.");
         }
         holds.end(by, id);

@@ -11,6 +11,7 @@ import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.core.unit.Tag;
+import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 
@@ -40,13 +41,60 @@ public class JobStore {
             Optional<Instant> handedOverAt,
             Optional<Long> openedWith,
             long version,
-            long benchVersion) {
+            long benchVersion,
+            Instant lastAt) {
+
+        /** The same job, going by these notes. */
+        public Job openedWith(long notes) {
+            return with(Optional.of(notes), benchVersion, lastAt);
+        }
+
+        /** The same job after one more press on its bench. */
+        public Job pressed(By by) {
+            return with(openedWith, benchVersion + 1, by.at());
+        }
+
+        private Job with(Optional<Long> notes, long bench, Instant last) {
+            return new Job(
+                    id,
+                    unitId,
+                    tag,
+                    serial,
+                    modelId,
+                    model,
+                    kind,
+                    revisionId,
+                    revision,
+                    ownership,
+                    owner,
+                    slot,
+                    complaint,
+                    condition,
+                    checkedInAt,
+                    checkedInBy,
+                    dueAt,
+                    handedOverAt,
+                    notes,
+                    version,
+                    bench,
+                    last);
+        }
 
         /** @throws Refused if the unit has left: its record stands as it is */
         public void mustBeHere() {
             if (handedOverAt.isPresent()) {
                 throw Refused.because(tag + " has been handed over. If it came back, check it in again.");
             }
+        }
+
+        /**
+         * Whoever writes on this job now, dated no earlier than its last entry.
+         *
+         * @throws Refused if the unit has left
+         */
+        public By entered(By by) {
+            mustBeHere();
+            return by.notBefore(lastAt);
         }
     }
 
@@ -58,7 +106,9 @@ public class JobStore {
                    job.revision_id, revision.name AS revision, ownership,
                    owner.id AS owner_id, owner.name AS owner, owner.contact,
                    slot, complaint, condition_words, checked_in_at, person.name AS checked_in_by, due_at,
-                   handed_over_at, teardown_id, job.version, bench_version
+                   handed_over_at, teardown_id, job.version, bench_version,
+                   COALESCE((SELECT at FROM journal WHERE journal.job_id = job.id ORDER BY journal.id DESC LIMIT 1),
+                            checked_in_at) AS last_at
             FROM job
             JOIN unit ON unit.id = job.unit_id
             JOIN revision ON revision.id = job.revision_id
@@ -89,17 +139,22 @@ public class JobStore {
                 .list();
     }
 
-    /** All stays of a unit, newest first. */
+    /** All stays of a unit, the last check-in first. */
     public List<Job> ofUnit(long unit) {
-        return jdbc.sql(JOB + "WHERE unit_id = :unit ORDER BY job.id DESC")
+        return jdbc.sql(JOB + "WHERE unit_id = :unit ORDER BY checked_in_at DESC, job.id DESC")
                 .param("unit", unit)
                 .query((row, n) -> job(row))
                 .list();
     }
 
-    public void handOver(long job, Instant at) {
-        jdbc.sql("UPDATE job SET handed_over_at = :at, version = version + 1 WHERE id = :job")
-                .param("at", at.toEpochMilli())
+    public void handOver(By by, long job) {
+        jdbc.sql("""
+                        UPDATE job
+                        SET handed_over_at = :at, handed_over_moment = :moment, version = version + 1
+                        WHERE id = :job
+                        """)
+                .param("at", by.at().toEpochMilli())
+                .param("moment", by.moment().number())
                 .param("job", job)
                 .update();
     }
@@ -142,6 +197,7 @@ public class JobStore {
                 Sql.when(row, "handed_over_at"),
                 Sql.id(row, "teardown_id"),
                 row.getLong("version"),
-                row.getLong("bench_version"));
+                row.getLong("bench_version"),
+                Sql.instant(row, "last_at"));
     }
 }

@@ -78,10 +78,9 @@ public class MeterApi {
         Checked.within("port", said.port(), 1, 65_535);
         MeterClient.MeterAt meter = new MeterClient.MeterAt(Checked.text("host", said.host(), 200), said.port());
         MeterClient.MeterAt before = where();
-        pen.once(said, String.class, by -> {
+        pen.once(said, by -> {
             meters.say(by, meter);
             journal.write(by, Journal.Entry.ofShop("meter", 1, "The meter is at " + meter, before, meter));
-            return "said";
         });
         return told(meter);
     }

@@ -85,10 +85,9 @@ public class MoneyApi {
     @PostMapping("/api/jobs/{job}/triage")
     @ResponseStatus(HttpStatus.CREATED)
     WorthService.Money decide(@PathVariable long job, @Valid @RequestBody TriageSaid said, Pen pen) {
-        pen.once(said, String.class, by -> {
+        pen.once(said, by -> {
             JobStore.Job row = jobs.job(job);
             service.decide(by, row, said.way(), said.why(), diagnosis.onBench(row, by.at()), said.expectedMinor());
-            return "decided";
         });
         return ofJob(job, said.expectedMinor().orElse(null));
     }
@@ -96,10 +95,7 @@ public class MoneyApi {
     @PostMapping("/api/jobs/{job}/sale")
     @ResponseStatus(HttpStatus.CREATED)
     MoneyStore.SaleRow sold(@PathVariable long job, @Valid @RequestBody SaleSaid said, Pen pen) {
-        pen.once(said, String.class, by -> {
-            service.sold(by, job, said.minor());
-            return "sold";
-        });
+        pen.once(said, by -> service.sold(by, job, said.minor()));
         return snapshot.read(() -> money.sale(job).orElseThrow());
     }
 

@@ -149,8 +149,8 @@ public class WorthService {
     }
 
     void decide(
-            By by, JobStore.Job job, Triage way, String why, DiagnosisService.Judged judged, Optional<Long> expected) {
-        job.mustBeHere();
+            By who, JobStore.Job job, Triage way, String why, DiagnosisService.Judged judged, Optional<Long> expected) {
+        By by = job.entered(who);
         if (job.ownership() != Ownership.RESALE) {
             throw Refused.because(job.tag() + " is a customer's: what becomes of it is for its owner to say.");
         }
@@ -170,8 +170,9 @@ public class WorthService {
     }
 
     /** A unit may be sold long after it left the bench. */
-    public void sold(By by, long id, long minor) {
+    public void sold(By who, long id, long minor) {
         JobStore.Job job = jobs.job(id);
+        By by = who.notBefore(job.lastAt());
         if (job.ownership() != Ownership.RESALE) {
             throw Refused.because(job.tag() + " is a customer's: it is not for sale.");
         }

@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.outcome.Outcome;
-import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.job.JobStore;
 
@@ -23,9 +22,13 @@ import wrenchnotes.server.job.JobStore;
 public class OutcomeApi {
 
     private final OutcomeService service;
+    private final OutcomeStore outcomes;
+    private final JobStore jobs;
 
-    OutcomeApi(OutcomeService service) {
+    OutcomeApi(OutcomeService service, OutcomeStore outcomes, JobStore jobs) {
         this.service = service;
+        this.outcomes = outcomes;
+        this.jobs = jobs;
     }
 
     public record OutcomeSaid(
@@ -36,8 +39,9 @@ public class OutcomeApi {
     OutcomeStore.OutcomeRow give(@PathVariable long job, @Valid @RequestBody OutcomeSaid said, Pen pen) {
         return pen.once(
                 said,
-                OutcomeStore.OutcomeRow.class,
-                by -> service.give(by, job, new OutcomeGiven(said.outcome(), said.remark(), by.at())));
+                by -> service.give(by, job, said.outcome(), said.remark()),
+                OutcomeStore.OutcomeRow::id,
+                outcomes::outcome);
     }
 
     /** @param belongings for each thing that came with it, whether it goes back; left out if nothing did */
@@ -46,6 +50,6 @@ public class OutcomeApi {
     @PostMapping("/handover")
     JobStore.Job handOver(@PathVariable long job, @Valid @RequestBody(required = false) HandoverSaid said, Pen pen) {
         List<GoesBack> belongings = said == null || said.belongings() == null ? List.of() : said.belongings();
-        return pen.once(belongings, JobStore.Job.class, by -> service.handOver(by, job, belongings));
+        return pen.once(belongings, by -> service.handOver(by, job, belongings), JobStore.Job::id, jobs::job);
     }
 }

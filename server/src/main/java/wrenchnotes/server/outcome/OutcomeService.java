@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.GoesBack;
+import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.By;
@@ -30,8 +31,9 @@ public class OutcomeService {
         this.journal = journal;
     }
 
-    public OutcomeStore.OutcomeRow give(By by, long job, OutcomeGiven given) {
-        jobs.job(job).mustBeHere();
+    public OutcomeStore.OutcomeRow give(By who, long job, Outcome outcome, String remark) {
+        By by = jobs.job(job).entered(who);
+        OutcomeGiven given = new OutcomeGiven(outcome, remark, by.moment());
         List<OutcomeStore.OutcomeRow> earlier = outcomes.ofJob(job);
         long id = outcomes.add(by, job, given);
         String words = "Outcome: " + given.outcome().words() + (given.remark().isEmpty() ? "" : ". " + given.remark());
@@ -45,9 +47,9 @@ public class OutcomeService {
      *
      * @param belongings for each thing that came with it, whether it goes back
      */
-    public JobStore.Job handOver(By by, long id, List<GoesBack> belongings) {
+    public JobStore.Job handOver(By who, long id, List<GoesBack> belongings) {
         JobStore.Job job = jobs.job(id);
-        job.mustBeHere();
+        By by = job.entered(who);
         List<String> reasons = new ArrayList<>(facts.of(job).inTheWayOfHandover());
         List<String> came = arrivals.belongings(id).stream()
                 .map(ArrivalStore.Belonging::name)
@@ -57,8 +59,8 @@ public class OutcomeService {
             throw Refused.because(reasons);
         }
         belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
-        jobs.handOver(id, by.at());
-        String to = job.owner().map(owner -> " to " + owner.name()).orElse(" to the resale shelf");
+        jobs.handOver(by, id);
+        String to = job.owner().map(owner -> " to " + Journal.owner(owner.id())).orElse(" to the resale shelf");
         journal.write(by, Journal.Entry.ofJob(id, "job", id, "Handed over" + to + with(belongings), belongings));
         return jobs.job(id);
     }

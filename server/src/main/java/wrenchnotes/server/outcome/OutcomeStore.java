@@ -1,11 +1,14 @@
 package wrenchnotes.server.outcome;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 
 /** Outcomes as they were given; the last one stands, earlier ones stay on record. */
@@ -13,6 +16,11 @@ import wrenchnotes.server.ground.Sql;
 public class OutcomeStore {
 
     public record OutcomeRow(long id, OutcomeGiven given, String by) {}
+
+    private static final String OUTCOME = """
+            SELECT outcome_entry.id, outcome, remark, moment, at, person.name AS by
+            FROM outcome_entry JOIN person ON person.id = outcome_entry.by
+            """;
 
     private final JdbcClient jdbc;
 
@@ -22,32 +30,38 @@ public class OutcomeStore {
 
     /** Newest first. */
     public List<OutcomeRow> ofJob(long job) {
-        return jdbc.sql("""
-                        SELECT outcome_entry.id, outcome, remark, at, person.name AS by
-                        FROM outcome_entry JOIN person ON person.id = outcome_entry.by
-                        WHERE job_id = :job
-                        ORDER BY outcome_entry.id DESC
-                        """)
+        return jdbc.sql(OUTCOME + "WHERE job_id = :job ORDER BY moment DESC, outcome_entry.id DESC")
                 .param("job", job)
-                .query((row, n) -> new OutcomeRow(
-                        row.getLong("id"),
-                        new OutcomeGiven(
-                                Outcome.valueOf(row.getString("outcome")),
-                                row.getString("remark"),
-                                Sql.instant(row, "at")),
-                        row.getString("by")))
+                .query((row, n) -> outcome(row))
                 .list();
+    }
+
+    /** @throws NotFound if there is none */
+    OutcomeRow outcome(long id) {
+        return jdbc.sql(OUTCOME + "WHERE outcome_entry.id = :id")
+                .param("id", id)
+                .query((row, n) -> outcome(row))
+                .optional()
+                .orElseThrow(() -> new NotFound("There is no outcome " + id));
+    }
+
+    private static OutcomeRow outcome(ResultSet row) throws SQLException {
+        return new OutcomeRow(
+                row.getLong("id"),
+                new OutcomeGiven(Outcome.valueOf(row.getString("outcome")), row.getString("remark"), Sql.moment(row)),
+                row.getString("by"));
     }
 
     long add(By by, long job, OutcomeGiven given) {
         return Sql.inserted(jdbc.sql("""
-                                INSERT INTO outcome_entry (job_id, outcome, remark, at, by)
-                                VALUES (:job, :outcome, :remark, :at, :by)
+                                INSERT INTO outcome_entry (job_id, outcome, remark, moment, at, by)
+                                VALUES (:job, :outcome, :remark, :moment, :at, :by)
                                 """)
                 .param("job", job)
                 .param("outcome", given.outcome().name())
                 .param("remark", given.remark())
-                .param("at", given.at().toEpochMilli())
+                .param("moment", given.at().number())
+                .param("at", given.at().at().toEpochMilli())
                 .param("by", by.person()));
     }
 }

@@ -33,9 +33,10 @@ public class PatternStore {
                                      AND twin.job_id = finding.job_id AND twin.struck_at IS NULL
                                      AND twin.fault_id = finding.fault_id AND twin.id < finding.id)) AS jobs,
                    SUM(EXISTS (SELECT 1
-                               FROM finding AS later
+                               FROM finding AS later JOIN job AS stay ON stay.id = later.job_id
                                WHERE later.unit_id = finding.unit_id AND later.component_id = finding.component_id
-                                 AND later.job_id > finding.job_id AND later.struck_at IS NULL)) AS comebacks
+                                 AND later.job_id <> finding.job_id AND later.struck_at IS NULL
+                                 AND (stay.checked_in_at, stay.id) > (job.checked_in_at, job.id))) AS comebacks
             FROM finding JOIN job ON job.id = finding.job_id
             WHERE finding.struck_at IS NULL AND job.handed_over_at >= :from
               AND (:revision IS NULL OR finding.revision_id = :revision)

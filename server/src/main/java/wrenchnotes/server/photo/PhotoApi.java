@@ -30,10 +30,8 @@ public class PhotoApi {
     @ResponseStatus(HttpStatus.CREATED)
     Kept keep(@RequestBody byte[] file, Pen pen) {
         Picture picture = Picture.of(file);
-        return pen.once(picture.hash(), Kept.class, by -> {
-            photos.keep(by, picture);
-            return new Kept(picture.hash(), picture.width(), picture.height());
-        });
+        pen.once(picture.hash(), by -> photos.keep(by, picture));
+        return new Kept(picture.hash(), picture.width(), picture.height());
     }
 
     @GetMapping(value = "/api/photos/{hash:[0-9a-f]{64}}", produces = MediaType.IMAGE_JPEG_VALUE)

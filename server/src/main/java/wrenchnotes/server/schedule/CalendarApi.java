@@ -49,18 +49,13 @@ class CalendarApi {
 
     @PostMapping("/api/calendar")
     CalendarAddress make(Pen pen) {
-        return pen.once(
-                "calendar",
-                CalendarAddress.class,
-                by -> new CalendarAddress("/api/calendar.ics?token=" + store.make(by)));
+        return pen.eachTime(by -> new CalendarAddress("/api/calendar.ics?token=" + store.make(by)));
     }
 
     @DeleteMapping("/api/calendar")
     CalendarStanding revoke(Pen pen) {
-        return pen.once("revoke", CalendarStanding.class, by -> {
-            store.revoke(by);
-            return new CalendarStanding(false);
-        });
+        pen.once("revoke", store::revoke);
+        return new CalendarStanding(false);
     }
 
     @GetMapping(value = "/api/calendar.ics", produces = "text/calendar;charset=utf-8")

@@ -11,6 +11,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.team.Role;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Sql;
@@ -44,6 +45,14 @@ public class PersonStore implements UserDetailsService {
                 .query((row, n) ->
                         new SignedIn(row.getLong("id"), row.getString("name"), Role.valueOf(row.getString("role"))))
                 .list();
+    }
+
+    /** @throws NotFound if there is nobody of that id */
+    SignedIn person(long id) {
+        return all().stream()
+                .filter(one -> one.id() == id)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("There is nobody " + id));
     }
 
     boolean isEmpty() {

@@ -55,10 +55,14 @@ public class TeamApi {
             throw Refused.because("Only a lead adds people. Ask the shop's lead.");
         }
         String hash = passwords.encode(person.password());
-        return pen.once(person.name() + person.role(), SignedIn.class, by -> {
-            SignedIn added = people.add(by.at(), person.name().strip(), hash, person.role());
-            journal.write(by, Journal.Entry.ofShop("person", added.id(), added.name() + " joins", null, added));
-            return added;
-        });
+        return pen.once(
+                person.name() + person.role(),
+                by -> {
+                    SignedIn added = people.add(by.at(), person.name().strip(), hash, person.role());
+                    journal.write(by, Journal.Entry.ofShop("person", added.id(), added.name() + " joins", null, added));
+                    return added;
+                },
+                SignedIn::id,
+                people::person);
     }
 }

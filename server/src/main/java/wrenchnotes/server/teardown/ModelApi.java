@@ -109,17 +109,19 @@ public class ModelApi {
     ModelStore.Model addModel(@Valid @RequestBody ModelSaid said, Pen pen) {
         return pen.once(
                 said,
-                ModelStore.Model.class,
-                by -> service.addModel(by, said.maker().strip(), said.name().strip(), said.kind()));
+                by -> service.addModel(by, said.maker().strip(), said.name().strip(), said.kind()),
+                ModelStore.Model::id,
+                models::model);
     }
 
     @PutMapping("/models/{model}")
     ModelStore.Model changeModel(@PathVariable long model, Seen seen, @Valid @RequestBody ModelSaid said, Pen pen) {
         return pen.once(
                 said,
-                ModelStore.Model.class,
                 by -> service.changeModel(
-                        by, model, seen, said.maker().strip(), said.name().strip(), said.kind()));
+                        by, model, seen, said.maker().strip(), said.name().strip(), said.kind()),
+                ModelStore.Model::id,
+                models::model);
     }
 
     @PostMapping("/models/{model}/revisions")
@@ -127,9 +129,9 @@ public class ModelApi {
     ModelStore.Revision addRevision(@PathVariable long model, @Valid @RequestBody RevisionSaid said, Pen pen) {
         return pen.once(
                 said,
-                ModelStore.Revision.class,
-                by -> service.addRevision(
-                        by, model, said.name().strip(), said.tellApart(), said.look(), said.copyOf()));
+                by -> service.addRevision(by, model, said.name().strip(), said.tellApart(), said.look(), said.copyOf()),
+                ModelStore.Revision::id,
+                models::revision);
     }
 
     @PutMapping("/revisions/{revision}")
@@ -137,14 +139,19 @@ public class ModelApi {
             @PathVariable long revision, Seen seen, @Valid @RequestBody RevisionSaid said, Pen pen) {
         return pen.once(
                 said,
-                ModelStore.Revision.class,
-                by -> service.changeRevision(by, revision, seen, said.name().strip(), said.tellApart(), said.look()));
+                by -> service.changeRevision(by, revision, seen, said.name().strip(), said.tellApart(), said.look()),
+                ModelStore.Revision::id,
+                models::revision);
     }
 
     @PostMapping("/models/{model}/components")
     @ResponseStatus(HttpStatus.CREATED)
     ModelStore.ModelComponent addComponent(@PathVariable long model, @Valid @RequestBody ComponentSaid said, Pen pen) {
-        return pen.once(said, ModelStore.ModelComponent.class, by -> service.addComponent(by, model, said.name()));
+        return pen.once(
+                said,
+                by -> service.addComponent(by, model, said.name()),
+                ModelStore.ModelComponent::id,
+                models::component);
     }
 
     @PutMapping("/components/{component}")
@@ -152,7 +159,8 @@ public class ModelApi {
             @PathVariable long component, Seen seen, @Valid @RequestBody ComponentChange said, Pen pen) {
         return pen.once(
                 said,
-                ModelStore.ModelComponent.class,
-                by -> components.change(by, component, seen, said.name().strip(), said.aliases(), said.inside()));
+                by -> components.change(by, component, seen, said.name().strip(), said.aliases(), said.inside()),
+                ModelStore.ModelComponent::id,
+                models::component);
     }
 }

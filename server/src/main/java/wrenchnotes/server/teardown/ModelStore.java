@@ -12,6 +12,7 @@ import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.ground.Stored;
 import wrenchnotes.server.teardown.form.PhotoForm;
 
 /** Models, revisions, components and known faults. */
@@ -171,7 +172,7 @@ public class ModelStore {
                 .update();
     }
 
-    private static final String COMPONENT = "SELECT id, name, aliases, inside, version FROM component ";
+    private static final String COMPONENT = "SELECT component.id, name, aliases, inside, version FROM component ";
 
     public List<ModelComponent> components(long model) {
         return jdbc.sql(COMPONENT + "WHERE model_id = :model ORDER BY name")
@@ -187,6 +188,21 @@ public class ModelStore {
                 .query((row, n) -> component(row))
                 .optional()
                 .orElseThrow(() -> new NotFound("There is no component " + id));
+    }
+
+    /** Those of the components that are models of their own, in the order given. */
+    public List<ModelComponent> withModelInside(List<Long> ids) {
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        return jdbc.sql(COMPONENT + """
+                        JOIN json_each(:ids) AS asked ON component.id = asked.value
+                        WHERE inside IS NOT NULL
+                        ORDER BY asked.key
+                        """)
+                .param("ids", Stored.text(ids))
+                .query((row, n) -> component(row))
+                .list();
     }
 
     public long modelOfComponent(long id) {

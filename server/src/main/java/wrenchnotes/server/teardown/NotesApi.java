@@ -77,7 +77,7 @@ public class NotesApi {
     NotesView notes(@PathVariable long revision) {
         return snapshot.read(() -> {
             models.revision(revision);
-            return view(revision, notes.newest(revision));
+            return view(notes.newest(revision));
         });
     }
 
@@ -85,11 +85,15 @@ public class NotesApi {
     NotesView save(@PathVariable long revision, Seen seen, @Valid @RequestBody NotesSaid said, Pen pen) {
         Teardown steps = Teardown.of(StepSaid.steps(said.steps()));
         String why = said.why() == null ? "" : said.why().strip();
-        return pen.once(said, NotesView.class, by -> {
-            Overview overview = said.overview()
-                    .orElseGet(() -> notes.newest(revision).teardown().overview());
-            return view(revision, service.saveNotes(by, revision, seen, Teardown.of(overview, steps.steps()), why));
-        });
+        return view(pen.once(
+                said,
+                by -> {
+                    Overview overview = said.overview()
+                            .orElseGet(() -> notes.newest(revision).teardown().overview());
+                    return service.saveNotes(by, revision, seen, Teardown.of(overview, steps.steps()), why);
+                },
+                NotesStore.Version::id,
+                notes::version));
     }
 
     /** One other revision, and the steps it could take over as this one has put them right. */
@@ -160,10 +164,11 @@ public class NotesApi {
     /** Takes over what another revision has put right. */
     @PostMapping("/teardown/take-over")
     NotesView takeOver(@PathVariable long revision, Seen seen, @Valid @RequestBody FixTaken said, Pen pen) {
-        return pen.once(
+        return view(pen.once(
                 said,
-                NotesView.class,
-                by -> view(revision, service.takeOver(by, revision, seen, said.from(), said.steps())));
+                by -> service.takeOver(by, revision, seen, said.from(), said.steps()),
+                NotesStore.Version::id,
+                notes::version));
     }
 
     /** What the drawing needs of each fastener group, by its id. */
@@ -180,10 +185,10 @@ public class NotesApi {
         return questions;
     }
 
-    private static NotesView view(long revision, NotesStore.Version version) {
+    private static NotesView view(NotesStore.Version version) {
         Map<String, FastenerShape> shapes = shapes(version.teardown());
         return new NotesView(
-                revision,
+                version.revision(),
                 version.number(),
                 version.teardown().overview(),
                 StepSaid.of(version.teardown().steps()),

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
@@ -28,13 +30,13 @@ public class NotesStore {
         this.jdbc = jdbc;
     }
 
-    public record Version(long id, long number, Teardown teardown, String why, String by, Instant at) {}
+    public record Version(long id, long revision, long number, Teardown teardown, String why, String by, Instant at) {}
 
     /** One version, without its steps. */
     public record Saved(long number, String why, String by, Instant at) {}
 
     private static final String VERSION = """
-            SELECT teardown.id, number, overview, steps, why, person.name AS by, teardown.made_at
+            SELECT teardown.id, revision_id, number, overview, steps, why, person.name AS by, teardown.made_at
             FROM teardown JOIN person ON person.id = made_by
             """;
 
@@ -45,7 +47,7 @@ public class NotesStore {
                 .query(Long.class)
                 .optional()
                 .map(this::version)
-                .orElse(new Version(0, 0, Teardown.empty(), "", "", Instant.EPOCH));
+                .orElse(new Version(0, revision, 0, Teardown.empty(), "", "", Instant.EPOCH));
     }
 
     /** All versions of a revision's notes, newest first, without their steps. */
@@ -75,10 +77,31 @@ public class NotesStore {
 
     /** The notes a job was opened with. */
     public Version version(long id) {
+        Version known = read.get(id);
+        if (known != null) {
+            return known;
+        }
+        Version fetched = fetch(id);
         if (read.size() > KEPT) {
             read.clear();
         }
-        return read.computeIfAbsent(id, this::fetch);
+        read.put(id, fetched);
+        forgetIfUndone(id);
+        return fetched;
+    }
+
+    /** What a writer reads may be undone yet, and its id given to other notes. */
+    private void forgetIfUndone(long id) {
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    if (status != STATUS_COMMITTED) {
+                        read.remove(id);
+                    }
+                }
+            });
+        }
     }
 
     private Version fetch(long id) {
@@ -92,6 +115,7 @@ public class NotesStore {
     private Version version(ResultSet row) throws SQLException {
         return new Version(
                 row.getLong("id"),
+                row.getLong("revision_id"),
                 row.getLong("number"),
                 NotesForm.teardown(row.getString("overview"), row.getString("steps")),
                 row.getString("why"),
@@ -111,6 +135,12 @@ public class NotesStore {
                 .param("why", why)
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
-        return new Version(id, number, teardown, why, by.name(), by.at());
+        // Who looks at the bench of a unit that nothing came off of yet looks at the newest notes: that sight is an
+        // older one now.
+        jdbc.sql("""
+                        UPDATE job SET bench_version = bench_version + 1
+                        WHERE revision_id = :revision AND teardown_id IS NULL AND handed_over_at IS NULL
+                        """).param("revision", revision).update();
+        return new Version(id, revision, number, teardown, why, by.name(), by.at());
     }
 }

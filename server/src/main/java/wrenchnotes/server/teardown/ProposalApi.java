@@ -96,7 +96,6 @@ public class ProposalApi {
     Decided propose(@PathVariable long revision, @Valid @RequestBody ProposalSaid said, Pen pen) {
         return pen.once(
                 said,
-                Decided.class,
                 by -> new Decided(
                         service.propose(
                                 by,
@@ -104,24 +103,28 @@ public class ProposalApi {
                                 said.jobId(),
                                 said.step().step("step"),
                                 said.why().strip()),
-                        0));
+                        0),
+                Decided::id,
+                id -> new Decided(id, 0));
     }
 
     @PostMapping("/api/proposals/{proposal}/accept")
     Decided accept(@PathVariable long proposal, Pen pen) {
         return pen.once(
                 "accept",
-                Decided.class,
                 by -> new Decided(
                         proposal,
-                        service.accept(by, Session.current().role(), proposal).number()));
+                        service.accept(by, Session.current().role(), proposal).number()),
+                Decided::id,
+                id -> new Decided(id, service.notesNow(id)));
     }
 
     @PostMapping("/api/proposals/{proposal}/decline")
     Decided decline(@PathVariable long proposal, @Valid @RequestBody DeclineSaid said, Pen pen) {
-        return pen.once(said, Decided.class, by -> {
-            service.decline(by, Session.current().role(), proposal, said.why().strip());
-            return new Decided(proposal, 0);
-        });
+        pen.once(
+                said,
+                by -> service.decline(
+                        by, Session.current().role(), proposal, said.why().strip()));
+        return new Decided(proposal, 0);
     }
 }

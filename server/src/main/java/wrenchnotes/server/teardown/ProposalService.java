@@ -75,6 +75,11 @@ public class ProposalService {
                 proposal.why() + " (" + proposal.by() + from + ")");
     }
 
+    /** The number of the newest notes that a proposal was made for. */
+    long notesNow(long id) {
+        return models.revision(proposals.proposal(id).revisionId()).notes();
+    }
+
     void decline(By by, Role role, long id, String why) {
         Proposal proposal = waiting(by, role, id);
         proposals.decide(by, id, Decision.DECLINED, why);

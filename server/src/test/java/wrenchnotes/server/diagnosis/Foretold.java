@@ -1,6 +1,5 @@
 package wrenchnotes.server.diagnosis;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -101,7 +100,7 @@ public final class Foretold {
         Foretold replay = new Foretold();
         Map<Long, Set<String>> components = past.componentsByModel();
         List<String> words = past.words();
-        for (PastStore.Closed closed : past.since(Instant.EPOCH)) {
+        for (PastStore.Closed closed : past.since(0)) {
             closed.job().filter(job -> !job.faults().isEmpty()).ifPresent(job -> replay.next(job, components, words));
         }
         return replay;

@@ -42,7 +42,8 @@ final class Ways {
                 Map.entry("hold", "hold"),
                 Map.entry("measurement", "measurement"),
                 Map.entry("proposal", "proposal"),
-                Map.entry("unit", "unit"));
+                Map.entry("unit", "unit"),
+                Map.entry("entry", "entry"));
         if (name.equals("job") && random.nextInt(3) > 0) {
             List<Long> open = jdbc.sql("SELECT id FROM job WHERE handed_over_at IS NULL")
                     .query(Long.class)

@@ -1,0 +1,43 @@
+package wrenchnotes.server.bench;
+
+import java.util.List;
+import java.util.Optional;
+import wrenchnotes.core.bench.OpenEnds;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.unit.Moment;
+import wrenchnotes.server.bench.EndsStore.FragmentTally;
+import wrenchnotes.server.bench.EndsStore.Temporary;
+
+/**
+ * What stands of a job beside its steps and its ledger.
+ *
+ * @param findings how many stand
+ * @param lookedAt components that were looked at in this job: said to be good, or found to be bad
+ * @param usual components that are often at fault in its revision
+ */
+record Beside(
+        List<Hold> holds,
+        Optional<Closing> lastClosing,
+        CheckRecord checks,
+        Optional<OutcomeGiven> outcome,
+        int findings,
+        List<Temporary> temporary,
+        List<FragmentTally> fragments,
+        List<Long> lookedAt,
+        List<Usual> usual) {
+
+    /** @param forNow why it was for now only; empty if it was for good */
+    record Closing(Moment moment, Optional<String> forNow) {}
+
+    /** How many of the last jobs of a revision that were handed over, and in how many of them a component was at fault. */
+    record Usual(long component, String name, int jobs, int of) {}
+
+    /** What no account of the ledger holds and yet is in the way of closing. */
+    OpenEnds ends() {
+        return new OpenEnds(
+                temporary.stream().map(Temporary::words).toList(),
+                fragments.stream().map(FragmentTally::tally).toList());
+    }
+}

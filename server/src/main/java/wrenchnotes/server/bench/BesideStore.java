@@ -1,0 +1,165 @@
+package wrenchnotes.server.bench;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import wrenchnotes.core.bench.Fragments;
+import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.outcome.Outcome;
+import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.unit.Moment;
+import wrenchnotes.server.bench.EndsStore.FragmentTally;
+import wrenchnotes.server.bench.EndsStore.Temporary;
+import wrenchnotes.server.ground.Stored;
+
+/**
+ * Reads all that stands of one job beside its steps and its ledger in one statement, a JSON list a column: every press on the
+ * bench asks for all of it.
+ */
+@Component
+class BesideStore {
+
+    private static final String BESIDE = """
+            SELECT (SELECT json_group_array(json_array(kind, why, from_at, until_at, ended_at))
+                    FROM (SELECT * FROM hold WHERE job_id = :job ORDER BY id)) AS holds,
+                   (SELECT json_array(moment, at, for_now)
+                    FROM closing WHERE job_id = :job ORDER BY moment DESC LIMIT 1) AS closing,
+                   (SELECT json_group_array(
+                               json_array(stage, verdict, what, covers_on, load, times, remark, moment, at))
+                    FROM (SELECT * FROM check_entry WHERE job_id = :job AND struck_at IS NULL
+                          ORDER BY moment, id)) AS checks,
+                   (SELECT json_array(outcome, remark, moment, at)
+                    FROM outcome_entry WHERE job_id = :job ORDER BY moment DESC, id DESC LIMIT 1) AS outcome,
+                   (SELECT COUNT(*) FROM finding WHERE job_id = :job AND struck_at IS NULL) AS findings,
+                   (SELECT json_group_array(json_array(id, words, at, by))
+                    FROM (SELECT temporary.id, words, at, person.name AS by
+                          FROM temporary JOIN person ON person.id = temporary.by
+                          WHERE job_id = :job AND ended_at IS NULL
+                          ORDER BY temporary.id)) AS temporary,
+                   (SELECT json_group_array(json_array(id, what, expected, found, explained))
+                    FROM (SELECT * FROM fragment WHERE job_id = :job ORDER BY id)) AS fragments,
+                   (SELECT json_group_array(component_id)
+                    FROM (SELECT component_id FROM looked WHERE job_id = :job
+                          UNION
+                          SELECT component_id FROM finding WHERE job_id = :job AND struck_at IS NULL)) AS looked_at,
+                   (SELECT json_group_array(json_array(id, name, jobs, of))
+                    FROM (WITH done AS (
+                              SELECT id FROM job
+                              WHERE revision_id = :revision AND handed_over_at IS NOT NULL
+                              ORDER BY id DESC LIMIT 500
+                          )
+                          SELECT component.id, component.name, COUNT(DISTINCT finding.job_id) AS jobs,
+                                 (SELECT COUNT(*) FROM done) AS of
+                          FROM done
+                          JOIN finding ON finding.job_id = done.id AND struck_at IS NULL
+                          JOIN component ON component.id = finding.component_id
+                          GROUP BY component.id
+                          HAVING jobs >= 3 AND jobs * 5 >= of
+                          ORDER BY jobs DESC, component.name)) AS usual
+            """;
+
+    private final JdbcClient jdbc;
+
+    BesideStore(JdbcClient jdbc) {
+        this.jdbc = jdbc;
+    }
+
+    /** @param revision whose usual faults are asked for: at fault in a fifth of its jobs at least, and in three or more */
+    Beside beside(long job, long revision) {
+        return jdbc.sql(BESIDE)
+                .param("job", job)
+                .param("revision", revision)
+                .query((row, n) -> new Beside(
+                        each(row.getString("holds"), BesideStore::hold),
+                        one(row.getString("closing"), BesideStore::closing),
+                        new CheckRecord(each(row.getString("checks"), BesideStore::check)),
+                        one(row.getString("outcome"), BesideStore::outcome),
+                        row.getInt("findings"),
+                        each(row.getString("temporary"), BesideStore::temporary),
+                        each(row.getString("fragments"), BesideStore::fragments),
+                        each(row.getString("looked_at"), JsonNode::asLong),
+                        each(row.getString("usual"), BesideStore::usual)))
+                .single();
+    }
+
+    private static Hold hold(JsonNode row) {
+        return new Hold(
+                HoldKind.valueOf(text(row, 0)), text(row, 1), at(row, 2), instant(row.get(3)), instant(row.get(4)));
+    }
+
+    private static Beside.Closing closing(JsonNode row) {
+        return new Beside.Closing(
+                moment(row, 0),
+                Optional.of(row.get(2)).filter(JsonNode::isString).map(JsonNode::asString));
+    }
+
+    private static Check check(JsonNode row) {
+        return new Check(
+                Stage.valueOf(text(row, 0)),
+                Verdict.valueOf(text(row, 1)),
+                text(row, 2),
+                row.get(3).asInt() == 1,
+                text(row, 4),
+                row.get(5).asInt(),
+                text(row, 6),
+                moment(row, 7));
+    }
+
+    private static OutcomeGiven outcome(JsonNode row) {
+        return new OutcomeGiven(Outcome.valueOf(text(row, 0)), text(row, 1), moment(row, 2));
+    }
+
+    private static Temporary temporary(JsonNode row) {
+        return new Temporary(row.get(0).asLong(), text(row, 1), at(row, 2), text(row, 3));
+    }
+
+    private static FragmentTally fragments(JsonNode row) {
+        return new FragmentTally(
+                row.get(0).asLong(),
+                new Fragments(text(row, 1), row.get(2).asInt(), row.get(3).asInt(), text(row, 4)));
+    }
+
+    private static Beside.Usual usual(JsonNode row) {
+        return new Beside.Usual(
+                row.get(0).asLong(),
+                text(row, 1),
+                row.get(2).asInt(),
+                row.get(3).asInt());
+    }
+
+    private static String text(JsonNode row, int column) {
+        return row.get(column).asString();
+    }
+
+    private static Instant at(JsonNode row, int column) {
+        return Instant.ofEpochMilli(row.get(column).asLong());
+    }
+
+    private static Optional<Instant> instant(JsonNode millis) {
+        return millis.isNull() ? Optional.empty() : Optional.of(Instant.ofEpochMilli(millis.asLong()));
+    }
+
+    /** The number stands in one column, the time in the next. */
+    private static Moment moment(JsonNode row, int column) {
+        return new Moment(row.get(column).asLong(), at(row, column + 1));
+    }
+
+    private static <T> List<T> each(String rows, Function<JsonNode, T> read) {
+        return rows.equals("[]")
+                ? List.of()
+                : Stored.tree(rows).values().stream().map(read).toList();
+    }
+
+    private static <T> Optional<T> one(String row, Function<JsonNode, T> read) {
+        return Optional.ofNullable(row).map(Stored::tree).map(read);
+    }
+}

@@ -1,0 +1,80 @@
+package wrenchnotes.server.job;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.EntryStore.EntryRow;
+
+/** What was said about a job and never changes. */
+@RestController
+class EntryApi {
+
+    private final EntryService service;
+    private final EntryStore entries;
+    private final Snapshot snapshot;
+
+    EntryApi(EntryService service, EntryStore entries, Snapshot snapshot) {
+        this.service = service;
+        this.entries = entries;
+        this.snapshot = snapshot;
+    }
+
+    /**
+     * @param kind REMARK, POWER_OFF, ACKNOWLEDGED or TAKEN_BACK; others may come
+     * @param photo hash of a picture taken with it
+     * @param takesBack the entry that this one takes back
+     * @param takenBack why it was taken back itself, if it was
+     */
+    public record EntrySeen(
+            long id,
+            long jobId,
+            String kind,
+            String words,
+            Optional<String> photo,
+            Instant at,
+            String by,
+            Optional<Long> answers,
+            Optional<Long> takesBack,
+            Optional<String> takenBack) {
+
+        static EntrySeen of(EntryRow row) {
+            return new EntrySeen(
+                    row.id(),
+                    row.jobId(),
+                    row.kind(),
+                    row.entry().words(),
+                    row.entry() instanceof JobEntry.Remark remark ? remark.photo() : Optional.empty(),
+                    row.at(),
+                    row.by(),
+                    row.answers(),
+                    row.takesBack(),
+                    row.takenBack());
+        }
+    }
+
+    /** In the order in which they were said, those that were taken back too. */
+    @GetMapping("/api/jobs/{job}/entries")
+    List<EntrySeen> entries(@PathVariable long job) {
+        return snapshot.read(
+                () -> entries.ofJob(job).stream().map(EntrySeen::of).toList());
+    }
+
+    public record TakeBackSaid(@NotBlank @Size(max = 300) String why) {}
+
+    @PostMapping("/api/entries/{entry}/take-back")
+    EntrySeen takeBack(@PathVariable long entry, @Valid @RequestBody TakeBackSaid said, Pen pen) {
+        return EntrySeen.of(
+                pen.once(said, by -> service.takeBack(by, entry, said.why()), EntryRow::id, entries::entry));
+    }
+}

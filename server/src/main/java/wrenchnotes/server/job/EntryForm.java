@@ -1,0 +1,59 @@
+package wrenchnotes.server.job;
+
+import java.time.Instant;
+import java.util.Optional;
+import tools.jackson.databind.JsonNode;
+import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.server.ground.Stored;
+
+/**
+ * How each kind of entry stands in the database: a form of its own, with the number that the row holds too. A kind or a number
+ * that was once written is read for ever. docs/decisions/0013-the-store.md
+ */
+record EntryForm(String kind, int number, String said) {
+
+    private record Remark(int form, String words, String photo, String before) {}
+
+    private record PowerOff(int form, long sinceMillis) {}
+
+    private record Acknowledged(int form, String step, String title, String caution) {}
+
+    private record TakenBack(int form, String why) {}
+
+    static EntryForm of(JobEntry entry) {
+        if (entry instanceof JobEntry.Remark is) {
+            return form("REMARK", new Remark(1, is.said(), is.photo().orElse(null), is.before()));
+        }
+        if (entry instanceof JobEntry.PowerOff is) {
+            return form("POWER_OFF", new PowerOff(1, is.since().toEpochMilli()));
+        }
+        if (entry instanceof JobEntry.Acknowledged is) {
+            return form("ACKNOWLEDGED", new Acknowledged(1, is.step(), is.title(), is.caution()));
+        }
+        return form("TAKEN_BACK", new TakenBack(1, ((JobEntry.TakenBack) entry).why()));
+    }
+
+    private static EntryForm form(String kind, Object record) {
+        return new EntryForm(kind, 1, Stored.text(record));
+    }
+
+    JobEntry entry() {
+        JsonNode tree = Stored.tree(said);
+        return switch (kind + " " + number) {
+            case "REMARK 1" -> {
+                Remark is = Stored.read(tree, Remark.class);
+                yield new JobEntry.Remark(is.words(), Optional.ofNullable(is.photo()), is.before());
+            }
+            case "POWER_OFF 1" ->
+                new JobEntry.PowerOff(
+                        Instant.ofEpochMilli(Stored.read(tree, PowerOff.class).sinceMillis()));
+            case "ACKNOWLEDGED 1" -> {
+                Acknowledged is = Stored.read(tree, Acknowledged.class);
+                yield new JobEntry.Acknowledged(is.step(), is.title(), is.caution());
+            }
+            case "TAKEN_BACK 1" ->
+                new JobEntry.TakenBack(Stored.read(tree, TakenBack.class).why());
+            default -> throw Stored.unknown("An entry " + kind, tree);
+        };
+    }
+}

@@ -1,0 +1,50 @@
+package wrenchnotes.server.job;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.By;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.job.EntryStore.EntryRow;
+
+/** Says something about a job, once, and takes it back. Each method runs in the caller's transaction. */
+@Component
+public class EntryService {
+
+    private final EntryStore entries;
+    private final JobStore jobs;
+    private final Journal journal;
+
+    EntryService(EntryStore entries, JobStore jobs, Journal journal) {
+        this.entries = entries;
+        this.jobs = jobs;
+        this.journal = journal;
+    }
+
+    /**
+     * In the job's story it stands as it reads itself: its line has no words of its own.
+     *
+     * @param by dated for the job
+     */
+    public long say(By by, long job, JobEntry entry) {
+        long id = entries.add(by, job, entry, Optional.empty());
+        journal.write(by, Journal.Entry.ofJob(job, "entry", id, "", null));
+        return id;
+    }
+
+    /** Strikes an entry: it stays, and says why. */
+    EntryRow takeBack(By who, long id, String why) {
+        EntryRow row = entries.entry(id);
+        By by = jobs.job(row.jobId()).entered(who);
+        if (row.takenBack().isPresent()) {
+            throw Refused.because("This was taken back already.");
+        }
+        if (!(row.entry() instanceof JobEntry.Remark)) {
+            throw Refused.because("Only a remark can be taken back: what was said of power and cautions stands.");
+        }
+        long back = entries.add(by, row.jobId(), new JobEntry.TakenBack(why), Optional.of(id));
+        journal.write(by, Journal.Entry.ofJob(row.jobId(), "entry", back, "", null));
+        return entries.entry(id);
+    }
+}

@@ -30,7 +30,7 @@ public final class Client {
     }
 
     /** One answer; {@link #body} is a missing node if there was none. */
-    public record Answer(int status, JsonNode body) {
+    public record Answer(int status, JsonNode body, String retryAfter) {
 
         public long id() {
             return body.get("id").asLong();
@@ -144,7 +144,9 @@ public final class Client {
         try {
             HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
             return new Answer(
-                    answer.statusCode(), answer.body().isEmpty() ? JSON.nullNode() : JSON.readTree(answer.body()));
+                    answer.statusCode(),
+                    answer.body().isEmpty() ? JSON.nullNode() : JSON.readTree(answer.body()),
+                    answer.headers().firstValue("Retry-After").orElse(""));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } catch (InterruptedException e) {
@@ -160,6 +162,11 @@ public final class Client {
             body.put((String) namesAndValues[at], namesAndValues[at + 1]);
         }
         return body;
+    }
+
+    /** JSON written with single quotes: {@code {'name':'belt'}}. */
+    public static String quoted(String json) {
+        return json.replace('\'', '"');
     }
 
     /** What an answer is compared with, node by node. */

@@ -1,5 +1,7 @@
 package wrenchnotes.server;
 
+import static wrenchnotes.server.Client.quoted;
+
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -65,7 +67,7 @@ final class GoldenShopMaker {
         lotAndSale();
         lockedJob();
         client.post("/api/calendar", "");
-        ok(client.put("/api/meter", 0, json("{'host':'localhost','port':5025}")));
+        ok(client.put("/api/meter", 0, quoted("{'host':'localhost','port':5025}")));
     }
 
     private String lid(String id, String title) {
@@ -105,9 +107,9 @@ final class GoldenShopMaker {
         ok(client.put(
                 "/api/revisions/" + revision,
                 1,
-                json("{'name':'A','tellApart':'blue feet','look':{'hash':'" + photo
+                quoted("{'name':'A','tellApart':'blue feet','look':{'hash':'" + photo
                         + "','words':'blue feet','marks':[]}}")));
-        ok(client.put("/api/components/" + belt, 1, json("{'name':'belt','aliases':['drive band']}")));
+        ok(client.put("/api/components/" + belt, 1, quoted("{'name':'belt','aliases':['drive band']}")));
         String proposals = "/api/revisions/" + revision + "/proposals";
         post(proposals, "{'step':" + lid("lid", "Lid off, gently") + ",'why':'it cracks'}");
         long declined = post(proposals, "{'step':" + lid("lid", "Lid away") + ",'why':'shorter'}");
@@ -118,7 +120,7 @@ final class GoldenShopMaker {
         ok(client.put(
                 "/api/revisions/" + of + "/teardown",
                 seen,
-                json("{'steps':" + steps + ",'overview':" + overview + ",'why':'version after " + seen + "'}")));
+                quoted("{'steps':" + steps + ",'overview':" + overview + ",'why':'version after " + seen + "'}")));
     }
 
     private String coming(long of, String more, String arrival) {
@@ -128,7 +130,7 @@ final class GoldenShopMaker {
     }
 
     private long takenIn(long of, String more, String arrival) {
-        return ok(client.post("/api/jobs", json(coming(of, more, arrival))))
+        return ok(client.post("/api/jobs", quoted(coming(of, more, arrival))))
                 .body()
                 .get("jobId")
                 .asLong();
@@ -143,7 +145,7 @@ final class GoldenShopMaker {
         ok(client.put(
                 "/api/jobs/" + job + "/arrival",
                 1,
-                json("{'serial':'T-101','revisionId':" + revision + ",'slot':'A2','arrival':{'complaint':"
+                quoted("{'serial':'T-101','revisionId':" + revision + ",'slot':'A2','arrival':{'complaint':"
                         + "'It stopped when grandmother sat on it','symptoms':[{'name':'dead','present':true},"
                         + "{'name':'hums','present':false}]" + arrival + "}}")));
         String at = "/api/jobs/" + job;
@@ -182,8 +184,9 @@ final class GoldenShopMaker {
         ok(client.put(
                 "/api/chips",
                 0,
-                json("{'number':'10','function':'NAND','openCollector':false,'pins':14,'ground':7,'supply':14,'gates':"
-                        + "[{'inputs':[1,2,13],'output':12}]}")));
+                quoted(
+                        "{'number':'10','function':'NAND','openCollector':false,'pins':14,'ground':7,'supply':14,'gates':"
+                                + "[{'inputs':[1,2,13],'output':12}]}")));
         post("/api/symptoms/" + word("smells of toast") + "/merge", "{'into':" + word("smells burnt") + "}");
     }
 
@@ -257,7 +260,9 @@ final class GoldenShopMaker {
         long drive = post("/api/models/" + model + "/revisions", "{'name':'A','tellApart':''}");
         save(drive, 0, "[" + lid("cap", "Cap off") + "]", "{}");
         ok(client.put(
-                "/api/components/" + belt, 2, json("{'name':'belt','aliases':['drive band'],'inside':" + model + "}")));
+                "/api/components/" + belt,
+                2,
+                quoted("{'name':'belt','aliases':['drive band'],'inside':" + model + "}")));
         long job = takenIn(revision, "", "");
         press(
                 job,
@@ -275,7 +280,7 @@ final class GoldenShopMaker {
         long lot = post("/api/lots", "{'source':'Recycling yard'}");
         long job = ok(client.post(
                         "/api/jobs",
-                        json(coming(revision, ",'lotId':" + lot + ",'paidMinor':500", "")
+                        quoted(coming(revision, ",'lotId':" + lot + ",'paidMinor':500", "")
                                 .replace("CUSTOMER", "RESALE")
                                 .replace("Harbour choir", ""))))
                 .body()
@@ -299,12 +304,12 @@ final class GoldenShopMaker {
     }
 
     private void press(long job, String act, String said) {
-        ok(client.bench(job, act, json(said)));
+        ok(client.bench(job, act, quoted(said)));
     }
 
     /** @return the id of what was made, if it has one */
     private long post(String path, String said) {
-        return ok(client.post(path, json(said), Map.of("Idempotency-Key", "golden-" + ++requests)))
+        return ok(client.post(path, quoted(said), Map.of("Idempotency-Key", "golden-" + ++requests)))
                 .body()
                 .path("id")
                 .asLong(0);
@@ -321,10 +326,6 @@ final class GoldenShopMaker {
                 .body()
                 .get("hash")
                 .asString();
-    }
-
-    private static String json(String singleQuoted) {
-        return singleQuoted.replace('\'', '"');
     }
 
     private static Client.Answer ok(Client.Answer answer) {

@@ -1,10 +1,13 @@
 package wrenchnotes.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.zip.CRC32;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -91,5 +94,77 @@ class MigrationTest {
                 "INSERT INTO closing (id, job_id, at, by) VALUES (1, 1, 9, 1)")) {
             jdbc.sql(sql).update();
         }
+    }
+
+    private JdbcClient golden() throws Exception {
+        file.destroy();
+        Path shop = data.resolve("golden.sqlite");
+        Files.copy(Path.of("src/test/resources/golden/v8/wrench-notes.sqlite"), shop);
+        file = new SingleConnectionDataSource("jdbc:sqlite:" + shop + "?foreign_keys=on", true);
+        return JdbcClient.create(file);
+    }
+
+    /** V8 was edited once, between two commits: a shop of its first form opens too, and gets what it lacks. */
+    @Test
+    void aShopOfTheFirstV8Opens() throws Exception {
+        JdbcClient shop = golden();
+        List<String> lacking = List.of("hold_not_ended", "hold_by_kind", "job_by_owner", "job_symptom_by_symptom");
+        lacking.forEach(index -> shop.sql("DROP INDEX " + index).update());
+        shop.sql("UPDATE flyway_schema_history SET checksum = 792166021 WHERE version = '8'")
+                .update();
+        migrate("latest");
+        assertThat(shop.sql("SELECT name FROM sqlite_master WHERE type = 'index'")
+                        .query(String.class)
+                        .list())
+                .containsAll(lacking);
+    }
+
+    /** What has landed is never edited: these are the checksums that shops have in their books. */
+    @Test
+    void noMigrationIsEditedOnceItHasLanded() throws Exception {
+        migrate("latest");
+        assertThat(jdbc.sql("SELECT checksum FROM flyway_schema_history ORDER BY installed_rank")
+                        .query(Integer.class)
+                        .list())
+                .startsWith(
+                        561308332,
+                        -1019378158,
+                        -609788755,
+                        502147520,
+                        -152310263,
+                        -1137476617,
+                        -1508111716,
+                        1959162236);
+        CRC32 ninth = new CRC32();
+        for (String script : List.of("V9-tables.sql", "V9-indexes.sql")) {
+            ninth.update(Files.readAllBytes(Path.of("src/main/resources/db/rebuild/" + script)));
+        }
+        assertThat(ninth.getValue()).isEqualTo(2927066765L);
+    }
+
+    /** A row that would lose what it refers to: nothing of the shop is touched, and it says which. */
+    @Test
+    void aRebuildThatBreaksAKeyIsUndoneWhole() throws Exception {
+        JdbcClient shop = golden();
+        shop.sql("PRAGMA foreign_keys = OFF").update();
+        shop.sql("UPDATE hold SET set_by = 99").update();
+        List<String> before = schema(shop);
+        assertThatThrownBy(() -> migrate("latest"))
+                .hasStackTraceContaining("A row of hold would lose what it refers to");
+        assertThat(schema(shop)).isEqualTo(before);
+        assertThat(shop.sql("SELECT COUNT(*) FROM journal WHERE words LIKE '%Harbour choir%'")
+                        .query(Integer.class)
+                        .single())
+                .isPositive();
+        shop.sql("UPDATE hold SET set_by = 1").update();
+        migrate("latest");
+        assertThat(shop.sql("PRAGMA foreign_keys").query(Integer.class).single())
+                .isEqualTo(1);
+    }
+
+    private static List<String> schema(JdbcClient shop) {
+        return shop.sql("SELECT COALESCE(sql, name) FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY name")
+                .query(String.class)
+                .list();
     }
 }

@@ -29,6 +29,9 @@ public class MoneyStore {
 
     private static final int LATEST = 200;
 
+    /** Sales of all kinds among which the latest of one kind are looked for. */
+    private static final int LOOKED_AT = 4_000;
+
     private final JdbcClient jdbc;
 
     MoneyStore(JdbcClient jdbc) {
@@ -43,12 +46,13 @@ public class MoneyStore {
                         JOIN job ON job.id = job_id
                         JOIN revision ON revision.id = job.revision_id
                         JOIN model ON model.id = model_id
-                        WHERE model.kind = :kind
+                        WHERE model.kind = :kind AND sale.id > (SELECT MAX(id) FROM sale) - :looked
                         GROUP BY job_id
                         ORDER BY MAX(sale.id) DESC
                         LIMIT :latest
                         """)
                 .param("kind", kind.name())
+                .param("looked", LOOKED_AT)
                 .param("latest", LATEST)
                 .query((row, n) -> new Worth.Sale(
                         row.getLong("revision_id") == revision

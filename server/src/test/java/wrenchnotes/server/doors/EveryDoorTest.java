@@ -38,6 +38,7 @@ class EveryDoorTest {
             "DELETE /api/session",
             "POST /api/session",
             "POST /api/session/first",
+            "POST /api/keeping/backups",
             "PUT /api/meter",
             "PUT /api/meter/stand-in");
 

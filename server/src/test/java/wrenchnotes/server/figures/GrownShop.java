@@ -6,120 +6,211 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
- * A shop with many years behind it: the demo shop's finished jobs, each with its unit, journal, ledger and findings,
- * laid down again and again over ten years. What lies open stays what fits on the rack's shelves.
+ * A shop with many years behind it: the demo shop's finished jobs, each with its unit and with every row of every table that is about
+ * them, laid down again and again over ten years. What lies open stays what fits on the rack's shelves. Which tables those are,
+ * and what in them refers to what, is read off the database.
  */
-final class GrownShop {
+public final class GrownShop {
 
-    private static final String FINISHED = "(SELECT id FROM job WHERE handed_over_at IS NOT NULL)";
+    private static final String FINISHED = "(SELECT id FROM job WHERE handed_over_at IS NOT NULL AND id <= :last)";
 
     /** Each copy is laid a few days further back, over ten years. */
-    private static final String BACK = "- (k * 17 % 3650) * 86400000";
+    private static final String BACK = " - (k * 17 % 3650) * 86400000";
 
-    private record Table(String name, String columns, String values) {}
+    /** What benches propose waits for a lead: it is not what a finished job leaves behind. */
+    private static final List<String> NOT_COPIED = List.of("proposal");
 
-    private static final List<Table> TABLES = List.of(
-            new Table(
-                    "unit",
-                    "id, tag, serial, revision_id, made_at",
-                    "id + k * :units, tag + k * :units, iif(serial = '', '', serial || '-' || k), revision_id, made_at "
-                            + BACK),
-            new Table(
-                    "job",
-                    "id, unit_id, revision_id, ownership, owner_id, slot, complaint, condition_words, checked_in_at, "
-                            + "checked_in_by, due_at, teardown_id, handed_over_at, version, bench_version",
-                    "id + k * :jobs, unit_id + k * :units, revision_id, ownership, owner_id, slot, complaint, "
-                            + "condition_words, checked_in_at " + BACK + ", checked_in_by, due_at " + BACK
-                            + ", teardown_id, handed_over_at " + BACK + ", version, bench_version"),
-            new Table("job_symptom", "job_id, symptom_id, present", "job_id + k * :jobs, symptom_id, present"),
-            new Table("job_mark", "job_id, mark", "job_id + k * :jobs, mark"),
-            new Table("belonging", "job_id, place, name", "job_id + k * :jobs, place, name"),
-            new Table(
-                    "step_entry",
-                    "id, job_id, step, direction, undoes, at, by",
-                    "id + k * :rows, job_id + k * :jobs, step, direction, undoes + k * :rows, at " + BACK + ", by"),
-            new Table(
-                    "ledger_entry",
-                    "id, job_id, step_entry_id, thing, kind, from_account, to_account, count, reason, undoes, at, by",
-                    "id + k * :rows, job_id + k * :jobs, step_entry_id + k * :rows, thing, kind, from_account, "
-                            + "to_account, count, reason, undoes + k * :rows, at " + BACK + ", by"),
-            new Table("closing", "job_id, at, by", "job_id + k * :jobs, at " + BACK + ", by"),
-            new Table(
-                    "finding",
-                    "id, job_id, unit_id, revision_id, component_id, fault_id, remedy, part_id, part_count, cost_minor, "
-                            + "remark, at, by",
-                    "id + k * :rows, job_id + k * :jobs, unit_id + k * :units, revision_id, component_id, fault_id, "
-                            + "remedy, part_id, part_count, cost_minor, remark, at " + BACK + ", by"),
-            new Table(
-                    "check_entry",
-                    "job_id, stage, verdict, what, covers_on, load, times, remark, at, by",
-                    "job_id + k * :jobs, stage, verdict, what, covers_on, load, times, remark, at " + BACK + ", by"),
-            new Table(
-                    "outcome_entry",
-                    "job_id, outcome, remark, at, by",
-                    "job_id + k * :jobs, outcome, remark, at " + BACK + ", by"),
-            new Table(
-                    "journal",
-                    "at, by, job_id, subject, subject_id, words, before, after",
-                    "at " + BACK + ", by, job_id + k * :jobs, subject, subject_id, words, before, after"),
-            new Table(
-                    "finder",
-                    "rowid, tag, serial, model, owner, symptoms",
-                    "rowid + k * :jobs, (SELECT printf('WN-%04d %d', tag, tag) FROM unit WHERE unit.id = "
-                            + "(SELECT unit_id FROM job WHERE job.id = finder.rowid) + k * :units), "
-                            + "serial, model, owner, symptoms"));
+    private static final int LENT = 40;
 
-    private GrownShop() {}
+    private final Statement statement;
+    /** Of each growing table, first those that others refer to: its columns that refer to another one, and to which. */
+    private final Map<String, Map<String, String>> growing = new LinkedHashMap<>();
 
-    /** Grows the demo shop in the folder to about so many jobs, and says how many it has then. */
-    static int grow(Path data, int jobs) throws SQLException {
+    private final Map<String, Long> strides = new HashMap<>();
+
+    private GrownShop(Statement statement) {
+        this.statement = statement;
+    }
+
+    /** @param tables those that grew with the jobs */
+    public record Grown(int jobs, List<String> tables) {}
+
+    /** Grows the demo shop in the folder to about so many jobs. */
+    public static Grown grow(Path data, int jobs) throws SQLException {
         try (Connection connection = open(data);
                 Statement statement = connection.createStatement()) {
+            statement.execute("PRAGMA foreign_keys = OFF");
             connection.setAutoCommit(false);
-            int finished = single(statement, "SELECT COUNT(*) FROM " + FINISHED);
-            int copies = Math.max(0, (jobs - single(statement, "SELECT COUNT(*) FROM job")) / finished);
-            String units = Integer.toString(single(statement, "SELECT MAX(MAX(id), MAX(tag)) FROM unit"));
-            String stays = Integer.toString(single(statement, "SELECT MAX(id) FROM job"));
-            // Wider than the longest table, so that one stride serves them all.
-            String rows = Integer.toString(single(statement, "SELECT MAX(id) FROM journal"));
-            for (Table table : TABLES) {
-                statement.execute(copy(table, copies)
-                        .replace(":units", units)
-                        .replace(":jobs", stays)
-                        .replace(":rows", rows));
-            }
+            GrownShop shop = new GrownShop(statement);
+            shop.growTo(jobs);
             connection.commit();
-            connection.setAutoCommit(true);
-            statement.execute("ANALYZE");
-            return single(statement, "SELECT COUNT(*) FROM job");
+            return new Grown(single(statement, "SELECT COUNT(*) FROM job"), List.copyOf(shop.growing.keySet()));
         }
     }
 
-    private static String copy(Table table, int copies) {
-        String job =
-                switch (table.name()) {
-                    case "unit" -> "EXISTS (SELECT 1 FROM job WHERE unit_id = unit.id AND id IN " + FINISHED + ")";
-                    case "job" -> "id IN " + FINISHED;
-                    case "finder" -> "rowid IN " + FINISHED;
-                    default -> "job_id IN " + FINISHED;
-                };
-        return """
+    private void growTo(int jobs) throws SQLException {
+        growing.put("unit", Map.of());
+        growing.put("job", references("job"));
+        for (int found = 0; found < growing.size(); ) {
+            found = growing.size();
+            for (String table :
+                    texts("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT GLOB 'finder*'")) {
+                Map<String, String> references = references(table);
+                if (!growing.containsKey(table) && !NOT_COPIED.contains(table) && !references.isEmpty()) {
+                    growing.put(table, references);
+                }
+            }
+        }
+        long last = single(statement, "SELECT MAX(id) FROM job");
+        long moments = single(statement, "SELECT MAX(moment) FROM journal");
+        int copies = Math.max(
+                0,
+                (jobs - single(statement, "SELECT COUNT(*) FROM job"))
+                        / single(statement, "SELECT COUNT(*) FROM " + FINISHED.replace(":last", "" + last)));
+        for (String table : growing.keySet()) {
+            lend(table, last);
+        }
+        for (String table : growing.keySet()) {
+            strides.put(table, has(table, "id") ? single(statement, "SELECT COALESCE(MAX(id), 0) FROM " + table) : 0L);
+        }
+        strides.put("unit", (long) single(statement, "SELECT MAX(MAX(id), MAX(tag)) FROM unit"));
+        for (String table : growing.keySet()) {
+            copy(table, copies, last, moments);
+        }
+        copyFinder(copies, last);
+        try (ResultSet broken = statement.executeQuery("PRAGMA foreign_key_check")) {
+            if (broken.next()) {
+                throw new IllegalStateException("A copied row of " + broken.getString(1) + " refers to nothing");
+            }
+        }
+    }
+
+    /** Where the demo's finished jobs have left nothing of a kind, some of what its open jobs have is laid to them. */
+    private void lend(String table, long last) throws SQLException {
+        if (!growing.get(table).containsKey("job_id")
+                || single(statement, "SELECT COUNT(*) FROM " + table + " WHERE " + about(table, last)) > 0) {
+            return;
+        }
+        String values = columns(table).stream()
+                .map(column ->
+                        column.equals("job_id") ? "lent.id" : column.equals("id") ? "NULL" : table + "." + column)
+                .collect(Collectors.joining(", "));
+        statement.execute("""
+                INSERT INTO %s (%s)
+                SELECT %s
+                FROM (SELECT * FROM %s LIMIT 1) AS %s
+                CROSS JOIN (SELECT id FROM %s LIMIT %d) AS lent
+                """.formatted(
+                        table,
+                        String.join(", ", columns(table)),
+                        values,
+                        table,
+                        table,
+                        FINISHED.replace(":last", "" + last),
+                        LENT));
+    }
+
+    private Map<String, String> references(String table) throws SQLException {
+        Map<String, String> references = new HashMap<>();
+        try (ResultSet keys = statement.executeQuery("PRAGMA foreign_key_list(" + table + ")")) {
+            while (keys.next()) {
+                String to = keys.getString("table");
+                if (growing.containsKey(to) || to.equals(table)) {
+                    references.put(keys.getString("from"), to);
+                }
+            }
+        }
+        // A table that refers to itself alone does not grow with the jobs.
+        return references.values().stream().allMatch(table::equals) ? Map.of() : references;
+    }
+
+    private boolean has(String table, String column) throws SQLException {
+        return columns(table).contains(column);
+    }
+
+    private List<String> columns(String table) throws SQLException {
+        return texts("SELECT name FROM pragma_table_info('" + table + "') ORDER BY cid");
+    }
+
+    private List<String> texts(String sql) throws SQLException {
+        List<String> texts = new ArrayList<>();
+        try (ResultSet row = statement.executeQuery(sql)) {
+            while (row.next()) {
+                texts.add(row.getString(1));
+            }
+        }
+        return texts;
+    }
+
+    private void copy(String table, int copies, long last, long moments) throws SQLException {
+        List<String> columns = columns(table);
+        String values =
+                columns.stream().map(column -> value(table, column, moments)).collect(Collectors.joining(", "));
+        statement.execute(
+                """
                 WITH RECURSIVE copy (k) AS (SELECT 1 UNION ALL SELECT k + 1 FROM copy WHERE k < %d)
                 INSERT INTO %s (%s)
                 SELECT %s
-                FROM copy CROSS JOIN (SELECT %s * FROM %s WHERE %s) AS %s
-                """.formatted(
-                        copies,
-                        table.name(),
-                        table.columns(),
-                        table.values(),
-                        table.name().equals("finder") ? "rowid," : "",
-                        table.name(),
-                        job,
-                        table.name());
+                FROM copy CROSS JOIN (SELECT * FROM %s WHERE %s) AS %s
+                """.formatted(copies, table, String.join(", ", columns), values, table, about(table, last), table));
+    }
+
+    private String value(String table, String column, long moments) {
+        String to = growing.get(table).get(column);
+        if (to != null) {
+            return column + " + k * " + strides.get(to);
+        }
+        if (column.equals("id") || column.equals("tag")) {
+            return column + " + k * " + strides.get(table);
+        }
+        if (column.equals("moment") || column.endsWith("_moment")) {
+            return column + " + k * " + moments;
+        }
+        if (column.equals("serial")) {
+            return "iif(serial = '', '', serial || '-' || k)";
+        }
+        return column.equals("at") || column.endsWith("_at") || column.equals("left_off_since")
+                ? column + BACK
+                : column;
+    }
+
+    /** Which rows of a table are about finished jobs. */
+    private String about(String table, long last) {
+        String finished = FINISHED.replace(":last", "" + last);
+        if (table.equals("unit")) {
+            return "id IN (SELECT unit_id FROM job WHERE id IN " + finished + ")";
+        }
+        if (table.equals("job")) {
+            return "id IN " + finished;
+        }
+        Map<String, String> references = growing.get(table);
+        if (references.containsKey("job_id")) {
+            return "job_id IN " + finished;
+        }
+        Map.Entry<String, String> parent = references.entrySet().iterator().next();
+        return parent.getKey() + " IN (SELECT id FROM " + parent.getValue() + " WHERE " + about(parent.getValue(), last)
+                + ")";
+    }
+
+    private void copyFinder(int copies, long last) throws SQLException {
+        statement.execute(
+                """
+                WITH RECURSIVE copy (k) AS (SELECT 1 UNION ALL SELECT k + 1 FROM copy WHERE k < %d)
+                INSERT INTO finder (rowid, tag, serial, model, owner, symptoms)
+                SELECT finder.rowid + k * %d,
+                       (SELECT printf('WN-%%04d %%d', tag, tag) FROM unit
+                        WHERE unit.id = (SELECT unit_id FROM job WHERE job.id = finder.rowid) + k * %d),
+                       serial, model, owner, symptoms
+                FROM copy CROSS JOIN (SELECT rowid, * FROM finder WHERE rowid IN %s) AS finder
+                """.formatted(copies, strides.get("job"), strides.get("unit"), FINISHED.replace(":last", "" + last)));
     }
 
     static Connection open(Path data) throws SQLException {

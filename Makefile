@@ -11,7 +11,7 @@ JAVA_SOURCES := $(shell find core/src/main server/src/main -type f) pom.xml core
 WEB_SOURCES := $(shell find web/src web/public -type f ! -name schema.d.ts) web/index.html web/package.json \
 	web/vite.config.ts web/tsconfig.json
 
-.PHONY: demo run test unit bench shots types format lint browser clean
+.PHONY: demo run test unit bench kills shots types format lint browser clean
 
 demo: .run/built ## start with the demo shop at http://localhost:8080
 	@tools/start --wrenchnotes.demo=true --wrenchnotes.data=data/demo --server.port=$(PORT)
@@ -28,6 +28,9 @@ unit: $(STAMPS)/web ## the tests that need no browser
 bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds
 	$(MVN) -q test-compile exec:exec@bench
 	@tools/script-size
+
+kills: $(STAMPS)/web ## a hundred kills in bursts of writes: nothing acknowledged is lost
+	$(MVN) verify -Dtest=None -Dsurefire.failIfNoSpecifiedTests=false -Dit.test=PowerCutIT -Dfailsafe.failIfNoSpecifiedTests=false -Dkills=100
 
 shots: $(STAMPS)/web browser ## renew docs/screenshots from the demo shop
 	tools/shots

@@ -1,16 +1,24 @@
 package wrenchnotes.server;
 
+import java.util.OptionalInt;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
+import org.springframework.scheduling.annotation.EnableScheduling;
+import wrenchnotes.server.keeping.Commands;
 
 /** Starts the application. Options: docs/running.md. */
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 @ConfigurationPropertiesScan
+@EnableScheduling
 public class WrenchNotes {
 
     public static void main(String[] args) {
+        OptionalInt done = Commands.run(args);
+        if (done.isPresent()) {
+            System.exit(done.getAsInt());
+        }
         // The packaged application knows its beans from the build; run from an IDE it finds them as usual.
         System.setProperty("spring.aot.enabled", Boolean.toString(builtAhead()));
         SpringApplication.run(WrenchNotes.class, args);

@@ -1,12 +1,12 @@
 package wrenchnotes.server;
 
-import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -15,7 +15,7 @@ import java.util.List;
 /** The packaged application in a process of its own, as a shop runs it; it can be killed. */
 public final class PackagedShop implements AutoCloseable {
 
-    private static final Path JAR = Path.of("target/wrench-notes.jar").toAbsolutePath();
+    static final Path JAR = Path.of("target/wrench-notes.jar").toAbsolutePath();
     private static final Path ARCHIVE = Path.of("target/wrench-notes.jsa").toAbsolutePath();
     private static final Duration PATIENCE = Duration.ofMinutes(3);
 
@@ -44,14 +44,29 @@ public final class PackagedShop implements AutoCloseable {
         command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
         command.addAll(jvm);
         command.addAll(List.of("-jar", JAR.toString(), "--wrenchnotes.data=" + data, "--server.port=" + port));
+        if (List.of(options).stream().noneMatch(option -> option.contains("backups"))) {
+            command.add("--wrenchnotes.backups.nightly=false");
+        }
         command.addAll(List.of(options));
         Process process = new ProcessBuilder(command)
                 .redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.appendTo(new File(data.toFile(), "server.log")))
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(logOf(data).toFile()))
                 .start();
         PackagedShop shop = new PackagedShop(process, "http://localhost:" + port);
-        shop.awaitFirstAnswer();
+        awaitFirstAnswer(shop.url, process);
         return shop;
+    }
+
+    /** Not in the data folder: a log of ours is nothing that a shop has. */
+    private static Path logOf(Path data) {
+        return Path.of(
+                System.getProperty("java.io.tmpdir"),
+                "wrench-notes-" + Integer.toHexString(data.toAbsolutePath().hashCode()) + ".log");
+    }
+
+    /** What the program on this folder said so far. */
+    static String log(Path data) throws IOException {
+        return Files.readString(logOf(data));
     }
 
     private static int freePort() throws IOException {
@@ -60,7 +75,8 @@ public final class PackagedShop implements AutoCloseable {
         }
     }
 
-    private void awaitFirstAnswer() throws InterruptedException {
+    /** @throws IllegalStateException if it ends without one, or is too slow */
+    static void awaitFirstAnswer(String url, Process process) throws InterruptedException {
         HttpClient http = HttpClient.newHttpClient();
         HttpRequest ask =
                 HttpRequest.newBuilder(URI.create(url + "/actuator/health")).build();
@@ -75,7 +91,7 @@ public final class PackagedShop implements AutoCloseable {
             }
             Thread.sleep(50);
         }
-        throw new IllegalStateException("The application did not start: see server.log in its data folder");
+        throw new IllegalStateException("The application did not start: see its log in the folder for temporary files");
     }
 
     public String url() {

@@ -43,8 +43,16 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
     }
 
     /** One that is open already, on a folder that is somebody else's; it lasts until it is closed. */
-    static RunningShop in(Path data, String... options) {
-        RunningShop shop = empty();
+    public static RunningShop in(Path data, String... options) {
+        return open(empty(), data, options);
+    }
+
+    /** As {@link #in}, with a part that only a test brings along. */
+    public static RunningShop on(Path data, Class<?> extra) {
+        return open(with(extra), data);
+    }
+
+    private static RunningShop open(RunningShop shop, Path data, String... options) {
         for (String option : options) {
             shop.set(option);
         }
@@ -69,6 +77,9 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         options.add("--springdoc.api-docs.path=/live-openapi");
         options.add("--springdoc.default-produces-media-type=application/json");
         options.add("--wrenchnotes.data=" + data);
+        if (options.stream().noneMatch(option -> option.contains("backups.nightly"))) {
+            options.add("--wrenchnotes.backups.nightly=false");
+        }
         application = new SpringApplicationBuilder(sources).run(options.toArray(String[]::new));
     }
 
@@ -93,6 +104,10 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
 
     public <T> T bean(Class<T> type) {
         return application.getBean(type);
+    }
+
+    public <T> T bean(String name, Class<T> type) {
+        return application.getBean(name, type);
     }
 
     /** A browser-like client that nobody is signed in on yet. */

@@ -2,9 +2,8 @@ package wrenchnotes.server.ground;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.time.Clock;
+import java.time.Duration;
 import javax.sql.DataSource;
 import org.flywaydb.core.api.migration.JavaMigration;
 import org.springframework.beans.factory.annotation.Qualifier;
@@ -28,34 +27,53 @@ public class Database {
 
     private static final int READERS = 6;
 
+    /** How long a write waits for its turn before its client is asked to come again. */
+    private static final Duration PATIENCE = Duration.ofSeconds(10);
+
     @Bean(destroyMethod = "close")
-    HikariDataSource writer(Settings settings) throws IOException {
-        Files.createDirectories(settings.data());
-        HikariDataSource writer =
-                pool(settings, "writer", 1, "&journal_mode=WAL&synchronous=FULL&transaction_mode=IMMEDIATE", null);
-        return writer;
+    DataFolder folder(Settings settings) {
+        return DataFolder.open(settings.data());
+    }
+
+    @Bean(destroyMethod = "close")
+    HikariDataSource writer(DataFolder folder) {
+        HikariConfig config = pool(folder, "writer", "&journal_mode=WAL&synchronous=FULL", "BEGIN IMMEDIATE");
+        config.setMaximumPoolSize(1);
+        config.setConnectionTimeout(PATIENCE.toMillis());
+        config.setMaxLifetime(0);
+        return opened(folder, config);
     }
 
     @Bean(destroyMethod = "close", defaultCandidate = false)
-    HikariDataSource readers(Settings settings, HikariDataSource writer) {
+    HikariDataSource readers(DataFolder folder, HikariDataSource writer) {
         // The writer is named so that it has made the file before the first reader opens it.
-        return pool(
-                settings,
-                "readers",
-                READERS,
-                "&transaction_mode=DEFERRED&mmap_size=268435456",
-                "PRAGMA query_only = true");
+        HikariConfig config = pool(folder, "readers", "&mmap_size=268435456", "BEGIN");
+        config.setConnectionInitSql("PRAGMA query_only = true");
+        config.setMaximumPoolSize(READERS);
+        return new HikariDataSource(config);
     }
 
-    private static HikariDataSource pool(Settings settings, String name, int size, String options, String first) {
+    private static HikariConfig pool(DataFolder folder, String name, String options, String begin) {
         HikariConfig config = new HikariConfig();
         config.setPoolName(name);
-        config.setJdbcUrl("jdbc:sqlite:" + settings.data().resolve("wrench-notes.sqlite")
-                + "?foreign_keys=on&busy_timeout=5000&cache_size=-65536" + options);
-        config.setConnectionInitSql(first);
-        config.setMaximumPoolSize(size);
+        config.setDataSource(new SqliteConnections(
+                "jdbc:sqlite:" + folder.database() + "?foreign_keys=on&busy_timeout=5000&cache_size=-65536" + options,
+                begin));
         config.setMinimumIdle(1);
-        return new HikariDataSource(config);
+        return config;
+    }
+
+    private static HikariDataSource opened(DataFolder folder, HikariConfig config) {
+        try {
+            return new HikariDataSource(config);
+        } catch (RuntimeException e) {
+            throw new CannotStart(
+                    StoreTrouble.of(e)
+                            .map(trouble -> trouble.atStart(folder))
+                            .orElseGet(() -> "The database " + folder.database() + " cannot be opened ("
+                                    + e.getMessage() + ")."),
+                    e);
+        }
     }
 
     /** Transactions that only read go to the readers, all else to the writer. */
@@ -73,8 +91,18 @@ public class Database {
     }
 
     @Bean
-    FlywayMigrationStrategy upgrade() {
-        return Upgrade::migrate;
+    FlywayMigrationStrategy upgrade(DataFolder folder) {
+        return flyway -> {
+            try {
+                Upgrade.migrate(flyway, folder);
+            } catch (CannotStart e) {
+                throw e;
+            } catch (RuntimeException e) {
+                throw StoreTrouble.of(e)
+                        .map(trouble -> new CannotStart(trouble.atStart(folder), e))
+                        .orElseThrow(() -> e);
+            }
+        };
     }
 
     @Bean

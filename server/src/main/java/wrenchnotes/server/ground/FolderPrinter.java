@@ -12,8 +12,8 @@ public class FolderPrinter implements Printer {
 
     private final Path folder;
 
-    FolderPrinter(Settings settings) {
-        this.folder = settings.data().resolve("printed");
+    FolderPrinter(DataFolder data) {
+        this.folder = data.path().resolve("printed");
     }
 
     @Override
@@ -21,7 +21,7 @@ public class FolderPrinter implements Printer {
         try {
             Files.createDirectories(folder);
             Path file = folder.resolve(name + ".pdf");
-            Files.write(file, pdf);
+            DataFolder.write(file, pdf);
             return folder.getFileName() + "/" + file.getFileName();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

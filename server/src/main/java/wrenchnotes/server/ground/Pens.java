@@ -7,10 +7,12 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.HexFormat;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.LongFunction;
+import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
 import org.springframework.core.MethodParameter;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -48,13 +50,21 @@ public class Pens implements HandlerMethodArgumentResolver {
     private final JsonMapper json;
     private final Clock clock;
     private final ClockWatch watch;
+    private final Troubles troubles;
 
-    Pens(PlatformTransactionManager transactions, JdbcClient jdbc, JsonMapper json, Clock clock, ClockWatch watch) {
+    Pens(
+            PlatformTransactionManager transactions,
+            JdbcClient jdbc,
+            JsonMapper json,
+            Clock clock,
+            ClockWatch watch,
+            Troubles troubles) {
         this.writing = new TransactionTemplate(transactions);
         this.jdbc = jdbc;
         this.json = json;
         this.clock = clock;
         this.watch = watch;
+        this.troubles = troubles;
     }
 
     @Override
@@ -93,9 +103,17 @@ public class Pens implements HandlerMethodArgumentResolver {
     }
 
     private By by(SignedIn person, Before before) {
-        Instant now = clock.instant();
+        // As it will be read again: times are kept as milliseconds.
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
         before.lastAt().ifPresent(last -> watch.compare(now, last));
         return new By(person.id(), person.name(), new Moment(before.last() + 1, now));
+    }
+
+    /** Nothing is written into a damaged database. */
+    static final class Damaged extends RuntimeException {
+        Damaged() {
+            super(StoreTrouble.DAMAGED.sentence());
+        }
     }
 
     private final class RequestPen implements Pen {
@@ -111,7 +129,7 @@ public class Pens implements HandlerMethodArgumentResolver {
         @Override
         public <T> T eachTime(Function<By, T> work) {
             SignedIn person = Session.current();
-            return writing.execute(status -> work.apply(by(person, before(person, ""))));
+            return write(() -> work.apply(by(person, before(person, ""))));
         }
 
         @Override
@@ -121,7 +139,7 @@ public class Pens implements HandlerMethodArgumentResolver {
             }
             SignedIn person = Session.current();
             String fingerprint = fingerprint(asked);
-            return writing.execute(status -> {
+            return write(() -> {
                 Before before = before(person, id);
                 if (before.fingerprint().isPresent()) {
                     refuseAnother(before.fingerprint().get(), fingerprint);
@@ -132,6 +150,15 @@ public class Pens implements HandlerMethodArgumentResolver {
                 keep(by, fingerprint, made.applyAsLong(answer));
                 return answer;
             });
+        }
+
+        private <T> T write(Supplier<T> work) {
+            if (troubles.ofWriting().filter(StoreTrouble.DAMAGED::equals).isPresent()) {
+                throw new Damaged();
+            }
+            T answer = writing.execute(status -> work.get());
+            troubles.written();
+            return answer;
         }
 
         private void refuseAnother(String earlier, String now) {

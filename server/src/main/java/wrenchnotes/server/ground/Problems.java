@@ -1,17 +1,21 @@
 package wrenchnotes.server.ground;
 
+import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -29,6 +33,13 @@ import wrenchnotes.core.unit.Refused;
 public class Problems extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    private static final String RETRY_AFTER_SECONDS = "2";
+
+    private final Troubles troubles;
+
+    Problems(Troubles troubles) {
+        this.troubles = troubles;
+    }
 
     /** One field and what is wrong with it. */
     public record FieldError(String field, String message) {}
@@ -57,6 +68,11 @@ public class Problems extends ResponseEntityExceptionHandler {
         return answer(problem(HttpStatus.PRECONDITION_REQUIRED, "Which version?", e.getMessage()));
     }
 
+    @ExceptionHandler(Pens.Damaged.class)
+    ResponseEntity<ProblemDetail> damaged(Pens.Damaged e) {
+        return answer(problem(HttpStatus.SERVICE_UNAVAILABLE, "Not written", e.getMessage()));
+    }
+
     @ExceptionHandler(NotFound.class)
     ResponseEntity<ProblemDetail> notFound(NotFound e) {
         return answer(problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage()));
@@ -70,6 +86,25 @@ public class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)
     ResponseEntity<ProblemDetail> wrongType(MethodArgumentTypeMismatchException e) {
         return answer(badFields(List.of(new FieldError(e.getName(), e.getName() + " cannot be " + e.getValue()))));
+    }
+
+    /** Something under the shop: the disk, the folder, the file. A client that is told to wait comes again by itself. */
+    @ExceptionHandler({DataAccessException.class, TransactionException.class, UncheckedIOException.class})
+    ResponseEntity<ProblemDetail> store(Exception e) {
+        Optional<StoreTrouble> trouble = StoreTrouble.of(e);
+        if (trouble.isEmpty()) {
+            return unexpected(e);
+        }
+        troubles.writingFailed(trouble.get());
+        LOG.error("{} ({})", trouble.get().sentence(), e.getMessage());
+        HttpStatus status =
+                trouble.get() == StoreTrouble.FULL ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE;
+        ProblemDetail problem = problem(status, "Not written", trouble.get().sentence());
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+        if (trouble.get() == StoreTrouble.BUSY) {
+            answer.header(HttpHeaders.RETRY_AFTER, RETRY_AFTER_SECONDS);
+        }
+        return answer.body(problem);
     }
 
     @ExceptionHandler(Exception.class)

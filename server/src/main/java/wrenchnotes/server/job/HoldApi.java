@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -32,12 +33,14 @@ public class HoldApi {
     private final HoldStore holds;
     private final JobStore jobs;
     private final Snapshot snapshot;
+    private final Clock clock;
 
-    HoldApi(HoldService service, HoldStore holds, JobStore jobs, Snapshot snapshot) {
+    HoldApi(HoldService service, HoldStore holds, JobStore jobs, Snapshot snapshot, Clock clock) {
         this.service = service;
         this.holds = holds;
         this.jobs = jobs;
         this.snapshot = snapshot;
+        this.clock = clock;
     }
 
     /** @param until empty if it ends with an event, not at a time */
@@ -59,7 +62,7 @@ public class HoldApi {
     /** @param over how long ago, in minutes, a hold may have ended by the clock and still be listed */
     @GetMapping("/api/holds")
     List<HoldStore.Timer> timers(@RequestParam(defaultValue = "60") @Min(0) @Max(10_080) int over) {
-        return snapshot.read(() -> holds.timers(Instant.now().minus(Duration.ofMinutes(over))));
+        return snapshot.read(() -> holds.timers(clock.instant().minus(Duration.ofMinutes(over))));
     }
 
     /** @param minutes left out if it ends with an event and nothing is known of how long that takes */

@@ -1,5 +1,6 @@
 package wrenchnotes.server.job;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -39,9 +40,11 @@ public class HoldStore {
             """;
 
     private final JdbcClient jdbc;
+    private final Clock clock;
 
-    HoldStore(JdbcClient jdbc) {
+    HoldStore(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
+        this.clock = clock;
     }
 
     public List<HoldRow> ofJob(long job) {
@@ -102,7 +105,7 @@ public class HoldStore {
                         """)
                 .param("kind", kind.name())
                 .param("revision", revision.orElse(null))
-                .param("now", Instant.now().toEpochMilli())
+                .param("now", clock.instant().toEpochMilli())
                 .query((row, n) -> Duration.ofMillis(row.getLong("lasted")))
                 .list();
     }

@@ -4,22 +4,30 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import wrenchnotes.server.ground.By;
-import wrenchnotes.server.ground.Settings;
+import wrenchnotes.server.ground.DataFolder;
 
-/** Pictures in the data folder, each once. A file is written whole beside its place and then moved into it. */
+/**
+ * Pictures in the data folder, each once. A file is on the disk under its name before its row is written, so that no row is ever
+ * without its picture; if the row is not committed after all, the file goes again.
+ */
 @Component
 public class PhotoStore {
+
+    private static final Logger LOG = LoggerFactory.getLogger(PhotoStore.class);
 
     private final Path folder;
     private final JdbcClient jdbc;
 
-    PhotoStore(Settings settings, JdbcClient jdbc) {
-        this.folder = settings.data().resolve("photos");
+    PhotoStore(DataFolder data, JdbcClient jdbc) {
+        this.folder = data.photos();
         this.jdbc = jdbc;
     }
 
@@ -28,9 +36,10 @@ public class PhotoStore {
             Path place = place(picture.hash());
             if (!Files.exists(place)) {
                 Files.createDirectories(place.getParent());
-                Path whole = Files.createTempFile(place.getParent(), "coming", ".jpg");
-                Files.write(whole, picture.jpeg());
-                Files.move(whole, place, StandardCopyOption.ATOMIC_MOVE);
+                DataFolder.force(folder.getParent());
+                DataFolder.force(folder);
+                DataFolder.write(place, picture.jpeg());
+                goesUnlessCommitted(place);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -46,6 +55,21 @@ public class PhotoStore {
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();
+    }
+
+    private static void goesUnlessCommitted(Path place) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCompletion(int status) {
+                if (status == STATUS_ROLLED_BACK) {
+                    try {
+                        Files.deleteIfExists(place);
+                    } catch (IOException e) {
+                        LOG.warn("The picture of a refused upload stayed: {}", place);
+                    }
+                }
+            }
+        });
     }
 
     public boolean has(String hash) {

@@ -1,6 +1,7 @@
 package wrenchnotes.server.team;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
@@ -16,7 +17,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.rememberme.TokenBasedRememberMeServices;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
-import wrenchnotes.server.ground.Settings;
+import wrenchnotes.server.ground.DataFolder;
 
 /** Nothing of the shop is reachable without signing in; the page, its scripts, the API's description and health are. */
 @Configuration(proxyBeanMethods = false)
@@ -38,19 +39,18 @@ public class Security {
 
     /** A restart of the server ends sessions held in memory; this cookie signs the same browser in again. */
     @Bean
-    TokenBasedRememberMeServices rememberMe(PersonStore people, Settings settings) throws IOException {
-        TokenBasedRememberMeServices services = new TokenBasedRememberMeServices(secret(settings.data()), people);
+    TokenBasedRememberMeServices rememberMe(PersonStore people, DataFolder folder) throws IOException {
+        TokenBasedRememberMeServices services = new TokenBasedRememberMeServices(secret(folder.path()), people);
         services.setAlwaysRemember(true);
         return services;
     }
 
     private static String secret(Path data) throws IOException {
-        Path file = data.resolve("sign-in.key");
+        Path file = data.resolve(DataFolder.KEY);
         if (!Files.exists(file)) {
             byte[] key = new byte[32];
             new SecureRandom().nextBytes(key);
-            Files.createDirectories(data);
-            Files.writeString(file, HexFormat.of().formatHex(key));
+            DataFolder.write(file, HexFormat.of().formatHex(key).getBytes(StandardCharsets.US_ASCII));
         }
         return Files.readString(file).strip();
     }

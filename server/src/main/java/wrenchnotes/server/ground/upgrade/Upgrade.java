@@ -1,12 +1,21 @@
 package wrenchnotes.server.ground.upgrade;
 
+import java.nio.file.Path;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationInfo;
 import org.flywaydb.core.api.MigrationVersion;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import wrenchnotes.server.ground.CannotStart;
+import wrenchnotes.server.ground.CopyOfDatabase;
+import wrenchnotes.server.ground.DataFolder;
 
 /** The way from any earlier version of the database to this one: the scripts under {@code db/migration}, and {@link V9TheStore}. */
 public final class Upgrade {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Upgrade.class);
 
     /** V8 was edited between two commits; shops that were made by the first lack indexes that V9 makes. */
     private static final int FIRST_V8 = 792166021;
@@ -28,37 +37,93 @@ public final class Upgrade {
                 .load();
     }
 
-    /** The version of a database that was written by a newer program; null if this one knows it. */
-    public static MigrationVersion newerThanThis(Flyway flyway) {
-        var current = flyway.info().current();
-        var newest = newest(flyway);
-        return current == null || current.getVersion().compareTo(newest) <= 0 ? null : current.getVersion();
-    }
-
-    private static MigrationVersion newest(Flyway flyway) {
-        MigrationVersion newest = MigrationVersion.EMPTY;
-        for (var one : flyway.info().all()) {
-            if (one.getScript() != null
-                    && !one.getState().name().startsWith("FUTURE")
-                    && newest.compareTo(one.getVersion()) < 0) {
-                newest = one.getVersion();
-            }
+    /**
+     * Brings a shop up to date; a copy of its database is made before anything is changed.
+     *
+     * @throws CannotStart if a newer program wrote it, or if the copy or the upgrade failed: the database is then as it was
+     */
+    public static void migrate(Flyway flyway, DataFolder folder) {
+        JdbcClient jdbc = JdbcClient.create(flyway.getConfiguration().getDataSource());
+        if (!isAShop(jdbc)) {
+            migrate(flyway);
+            return;
         }
-        return newest;
+        refuseNewer(flyway, folder);
+        prepare(jdbc);
+        MigrationInfo[] pending = flyway.info().pending();
+        if (pending.length == 0) {
+            flyway.validate();
+            return;
+        }
+        String from = flyway.info().current().getVersion().getVersion();
+        Path copy = folder.path().resolve("before-upgrade-from-" + from + ".sqlite");
+        try {
+            CopyOfDatabase.make(folder.database(), copy);
+        } catch (CopyOfDatabase.Failed e) {
+            throw new CannotStart(
+                    "The database must be brought up to date, and the copy that is made of it first failed: "
+                            + e.getMessage() + " It was left as it is.",
+                    e);
+        }
+        LOG.info("Bringing the database up from version {}; a copy of it as it was is {}", from, copy);
+        try {
+            flyway.migrate();
+        } catch (RuntimeException e) {
+            LOG.error("Upgrade failed", e);
+            throw new CannotStart(
+                    "The database could not be brought up to date and was left as it was; the copy made before is "
+                            + copy
+                            + ". Start the version that you had, and tell whoever looks after the program: "
+                            + rootOf(e).getMessage(),
+                    e);
+        }
     }
 
+    private static Throwable rootOf(Throwable e) {
+        return e.getCause() == null ? e : rootOf(e.getCause());
+    }
+
+    /** For a database that is nobody's yet, and for tests. */
     public static void migrate(Flyway flyway) {
         JdbcClient jdbc = JdbcClient.create(flyway.getConfiguration().getDataSource());
-        boolean kept = jdbc.sql("SELECT COUNT(*) FROM sqlite_master WHERE name = 'flyway_schema_history'")
+        if (isAShop(jdbc)) {
+            prepare(jdbc);
+        }
+        flyway.migrate();
+    }
+
+    private static boolean isAShop(JdbcClient jdbc) {
+        return jdbc.sql("SELECT COUNT(*) FROM sqlite_master WHERE name = 'flyway_schema_history'")
                         .query(Integer.class)
                         .single()
                 > 0;
-        if (kept) {
-            jdbc.sql("UPDATE flyway_schema_history SET checksum = :now WHERE version = '8' AND checksum = :first")
-                    .param("now", V8)
-                    .param("first", FIRST_V8)
-                    .update();
+    }
+
+    private static void prepare(JdbcClient jdbc) {
+        jdbc.sql("UPDATE flyway_schema_history SET checksum = :now WHERE version = '8' AND checksum = :first")
+                .param("now", V8)
+                .param("first", FIRST_V8)
+                .update();
+        // Each migration undoes itself if it fails: what is on record as failed is simply still to be done.
+        jdbc.sql("DELETE FROM flyway_schema_history WHERE success = 0").update();
+    }
+
+    private static void refuseNewer(Flyway flyway, DataFolder folder) {
+        MigrationVersion newest = MigrationVersion.EMPTY;
+        MigrationVersion there = MigrationVersion.EMPTY;
+        for (MigrationInfo one : flyway.info().all()) {
+            MigrationVersion version = one.getVersion();
+            if (one.getState().isResolved() && version.compareTo(newest) > 0) {
+                newest = version;
+            }
+            if (one.getState().isApplied() && version.compareTo(there) > 0) {
+                there = version;
+            }
         }
-        flyway.migrate();
+        if (there.compareTo(newest) > 0) {
+            throw new CannotStart(
+                    "The database " + folder.database() + " was written by a newer version of the program (" + there
+                            + "; this one knows " + newest + "): start that version. Nothing was changed.");
+        }
     }
 }

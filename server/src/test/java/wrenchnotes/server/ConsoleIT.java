@@ -1,0 +1,150 @@
+package wrenchnotes.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.util.FileSystemUtils;
+import wrenchnotes.server.ground.DataFolder;
+
+/** The packaged program at a console: what cannot be is said in one sentence, and docs/running.md is true command by command. */
+class ConsoleIT {
+
+    private record Said(int exit, String text) {}
+
+    @TempDir
+    Path work;
+
+    private Path golden(String name) throws IOException {
+        Path folder = work.resolve(name);
+        FileSystemUtils.copyRecursively(Path.of("src/test/resources/golden/v8"), folder);
+        return folder;
+    }
+
+    private Said java(String... arguments) throws Exception {
+        List<String> command = new ArrayList<>(
+                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-jar"));
+        command.add(PackagedShop.JAR.toString());
+        command.addAll(List.of(arguments));
+        return run(new ProcessBuilder(command));
+    }
+
+    private Said run(ProcessBuilder builder) throws Exception {
+        Path out = work.resolve("said.txt");
+        Process process = builder.directory(work.toFile())
+                .redirectErrorStream(true)
+                .redirectOutput(out.toFile())
+                .start();
+        assertThat(process.waitFor(2, TimeUnit.MINUTES)).isTrue();
+        return new Said(
+                process.exitValue(),
+                Files.readString(out, StandardCharsets.UTF_8).strip());
+    }
+
+    private static void assertOneSentence(Said said, String words) {
+        assertThat(said.exit()).as(said.text()).isEqualTo(1);
+        assertThat(said.text()).contains(words).doesNotContain("Exception").doesNotContain("\tat ");
+        assertThat(said.text()
+                        .lines()
+                        .filter(line -> !line.contains(" INFO ") && !line.contains(" WARN "))
+                        .toList())
+                .as("one sentence, no trace")
+                .hasSize(1);
+    }
+
+    @Test
+    void whatCannotBeIsOneSentence() throws Exception {
+        Path open = golden("open");
+        try (PackagedShop running = PackagedShop.start(open)) {
+            assertOneSentence(java("--wrenchnotes.data=" + open, "--server.port=0"), "is open already");
+            Path other = golden("other");
+            int port = Integer.parseInt(running.url().replaceAll(".*:", ""));
+            assertOneSentence(
+                    java("--wrenchnotes.data=" + other, "--server.port=" + port), "Port " + port + " is taken");
+        }
+        Path lost = golden("lost");
+        Files.delete(lost.resolve(DataFolder.DATABASE));
+        assertOneSentence(java("--wrenchnotes.data=" + lost, "--server.port=0"), "is not opened as a new shop");
+        Path broken = golden("broken");
+        Files.writeString(broken.resolve(DataFolder.DATABASE), "no database ".repeat(1000));
+        assertOneSentence(java("--wrenchnotes.data=" + broken, "--server.port=0"), "is damaged or is no database");
+        Path file = Files.writeString(work.resolve("file"), "a file");
+        assertOneSentence(java("--wrenchnotes.data=" + file, "--server.port=0"), "is a file");
+        assertOneSentence(java("backup", "somewhere", "--wrenchnotes.data=nowhere"), "There is no shop in");
+        assertOneSentence(java("restore", "nowhere", "--wrenchnotes.data=fresh"), "is no backup");
+    }
+
+    /** The blocks of docs/running.md that back up and restore, as they stand there, run by a shell. */
+    @Test
+    void theManualIsTrueCommandByCommand() throws Exception {
+        Path shop = golden("shop");
+        String manual = Files.readString(Path.of("../docs/running.md"));
+        List<String> commands = new ArrayList<>();
+        Matcher block =
+                Pattern.compile("```\\n(java -jar wrench-notes\\.jar [^`]*)```").matcher(manual);
+        while (block.find()) {
+            block.group(1).lines().forEach(commands::add);
+        }
+        assertThat(commands).hasSize(3);
+        Files.createSymbolicLink(work.resolve("wrench-notes.jar"), PackagedShop.JAR);
+        try (PackagedShop running = PackagedShop.start(shop)) {
+            Client client = new Client(running.url()).signedIn("lead", "first lead");
+            client.post("/api/lots", java.util.Map.of("source", "just before the backup"));
+            Said backedUp = run(shell(commands.get(0) + " --wrenchnotes.data=shop"));
+            assertThat(backedUp.text()).contains("Backed up to").contains("1 pictures");
+        }
+        String time;
+        try (var made = Files.list(work.resolve("DIR"))) {
+            time = made.map(path -> path.getFileName().toString())
+                    .filter(name -> !name.equals(DataFolder.PHOTOS))
+                    .findFirst()
+                    .orElseThrow();
+        }
+        Said restored = run(shell(commands.get(1).replace("<time>", time)));
+        assertThat(restored.exit()).as(restored.text()).isZero();
+        assertOneSentence(run(shell(commands.get(1).replace("<time>", time))), "is not empty");
+        int port;
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        Process again = shell("exec " + commands.get(2) + " --server.port=" + port)
+                .directory(work.toFile())
+                .redirectErrorStream(true)
+                .redirectOutput(work.resolve("again.log").toFile())
+                .start();
+        try {
+            PackagedShop.awaitFirstAnswer("http://localhost:" + port, again);
+            Client client = new Client("http://localhost:" + port).signedIn("lead", "first lead");
+            assertThat(client.get("/api/lots").body().toString()).contains("just before the backup");
+            String photo = client.get("/api/revisions/1/teardown")
+                    .body()
+                    .get("steps")
+                    .get(0)
+                    .get("photos")
+                    .get(0)
+                    .get("hash")
+                    .asString();
+            assertThat(client.bytes("/api/photos/" + photo)).isNotEmpty();
+        } finally {
+            again.destroy();
+            again.onExit().join();
+        }
+    }
+
+    private static ProcessBuilder shell(String command) {
+        ProcessBuilder shell = new ProcessBuilder("bash", "-c", command);
+        String bin = Path.of(System.getProperty("java.home"), "bin").toString();
+        shell.environment().merge("PATH", bin, (path, java) -> java + ":" + path);
+        return shell;
+    }
+}

@@ -1,5 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
-import { reached } from './connection';
+import { busy, reached } from './connection';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -17,6 +17,8 @@ export class Problem extends Error {
 }
 
 const RETRIES_MS = [300, 1000, 2500];
+/** A busy database is asked again for about a minute; then the screen says so. */
+const BUSY_TRIES = 20;
 
 /** Tells the rest of the screen at once whether the server was reached. */
 async function told(asked: Promise<Response>): Promise<Response> {
@@ -30,6 +32,22 @@ async function told(asked: Promise<Response>): Promise<Response> {
       reached(false);
     }
     throw error;
+  }
+}
+
+/** Waits as long as a busy server asks for, again and again; the request keeps its id, so nothing is done twice. */
+async function patientFetch(request: Request): Promise<Response> {
+  for (let tries = 0; ; tries++) {
+    const response = await stubbornFetch(request.clone());
+    const after = Number(response.headers.get('Retry-After'));
+    if (response.status !== 503 || !after || tries >= BUSY_TRIES) {
+      return response;
+    }
+    busy();
+    await new Promise((resolve) => setTimeout(resolve, after * 1000));
+    if (request.signal.aborted) {
+      return response;
+    }
   }
 }
 
@@ -81,7 +99,7 @@ const writes: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: stubbornFetch });
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: patientFetch });
 api.use(writes);
 
 type Outcome<T> = { data?: T; error?: unknown; response: Response };

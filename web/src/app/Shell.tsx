@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { WrongStrip } from '../keeping/WrongStrip';
 import { Act, KeyCap } from '../parts/Buttons';
 import { Bell } from './Bell';
 import { Finder } from './Finder';
@@ -62,6 +63,7 @@ export function Shell({ person }: { person: Schemas['SignedIn'] }) {
         <Finder dark={dark} />
         <Who person={person} dark={dark} help={() => setHelp(true)} />
       </chakra.header>
+      <WrongStrip />
       <Bell />
       <chakra.main flex="1" minH={0} display="flex" flexDirection="column">
         <Suspense fallback={<Box p="24px">Fetching…</Box>}>

@@ -44,7 +44,7 @@ function BenchOf({ bench }: { bench: Bench }) {
   const [way, setWay] = useState<'IN' | 'OUT'>(() => firstWay(bench));
   const [pointed, setPointed] = useState<Pointed>();
   const done = useCallback(() => setPointed(undefined), []);
-  const { press, busy, pressed, waiting, error } = usePresses(bench, done);
+  const { press, busy, pressed, waiting, why, error } = usePresses(bench, done);
   const running = bench.run !== undefined;
   const [instead, setInstead] = useState<string>();
   const [passed, setPassed] = useState<number[]>([]);
@@ -89,7 +89,7 @@ function BenchOf({ bench }: { bench: Bench }) {
           </>
         )}
       </MatArea>
-      <Kept waiting={waiting && pressWords(waiting, bench)} />
+      <Kept waiting={waiting && pressWords(waiting, bench)} why={why} />
       <Footer bench={bench} />
       <MoveDialog
         job={bench.jobId}

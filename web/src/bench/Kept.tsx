@@ -1,12 +1,18 @@
 import { Box } from '@chakra-ui/react';
-import { useConnectionLost } from '../api/connection';
+import { useConnection } from '../api/connection';
 
-/** The connection is gone: said at once, with what is kept until it is back. */
-export function Kept({ waiting }: { waiting?: string }) {
-  const lost = useConnectionLost();
-  if (!lost && !waiting) {
+/** What was pressed does not get through: said at once and why, with what is kept until it does. */
+export function Kept({ waiting, why }: { waiting?: string; why?: string }) {
+  const connection = useConnection();
+  if (connection === 'there' && !waiting) {
     return null;
   }
+  const trouble =
+    connection === 'busy'
+      ? 'The shop’s database is busy with another program’s writing.'
+      : connection === 'lost' || !why
+        ? 'The shop’s server does not answer.'
+        : why;
   return (
     <Box
       role="alert"
@@ -18,8 +24,7 @@ export function Kept({ waiting }: { waiting?: string }) {
       fontSize="18px"
       fontWeight={700}
     >
-      The shop’s server does not answer.{' '}
-      {waiting ? `Kept: ${waiting}. It goes through once, when the connection is back.` : 'Trying again…'}
+      {trouble} {waiting ? `Kept: ${waiting}. It goes through once, as soon as it can.` : 'Trying again…'}
     </Box>
   );
 }

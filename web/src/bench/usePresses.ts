@@ -7,6 +7,8 @@ import { type Bench, type Press, send } from './press';
 type Kept = { id: string; version: number; press: Press };
 
 const RETRY_MS = 1500;
+/** What passes by itself: no server, no session, a busy or damaged file, a full disk. */
+const PASSES = [0, 401, 503, 507];
 /** By person: what one has pressed is never sent in another's name. */
 const place = (who: number, job: number) => `wn.press.${who}.${job}`;
 
@@ -24,7 +26,7 @@ export function usePresses(bench: Bench, done: () => void) {
   const job = bench.jobId;
   const at = place(useSession().data?.person?.id ?? 0, job);
   const [kept, setKept] = useState<Kept | undefined>(() => keptIn(at));
-  const [stuck, setStuck] = useState(false);
+  const [stuck, setStuck] = useState<string>();
   const [error, setError] = useState<unknown>();
   const sending = useRef<string | undefined>(undefined);
 
@@ -32,7 +34,7 @@ export function usePresses(bench: Bench, done: () => void) {
     localStorage.removeItem(at);
     sending.current = undefined;
     setKept(undefined);
-    setStuck(false);
+    setStuck(undefined);
   }, [at]);
 
   useEffect(() => {
@@ -54,8 +56,8 @@ export function usePresses(bench: Bench, done: () => void) {
           done();
         },
         (problem) => {
-          if (problem instanceof Problem && (problem.status === 0 || problem.status === 401)) {
-            setStuck(true);
+          if (problem instanceof Problem && PASSES.includes(problem.status)) {
+            setStuck(problem.message);
             if (!left) {
               timer = window.setTimeout(attempt, RETRY_MS);
             }
@@ -93,6 +95,8 @@ export function usePresses(bench: Bench, done: () => void) {
     busy: kept !== undefined,
     pressed: kept?.press,
     waiting: stuck ? kept?.press : undefined,
+    /** Why it waits. */
+    why: stuck,
     error,
   };
 }

@@ -2,9 +2,10 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { moment } from '../api/words';
 import { Empty } from '../parts/States';
+import { TakeBack } from './TakeBack';
 
 /** Everything that happened on this stay, newest first. What was corrected stays, struck through. */
-export function Story({ lines, longer }: { lines: Schemas['Line'][]; longer: boolean }) {
+export function Story({ lines, longer, gone }: { lines: Schemas['Line'][]; longer: boolean; gone: boolean }) {
   return (
     <Box mt="6px">
       <chakra.h2 mb="2px">The story so far</chakra.h2>
@@ -27,6 +28,7 @@ export function Story({ lines, longer }: { lines: Schemas['Line'][]; longer: boo
             {line.struckWhy === undefined ? (
               <>
                 {line.words}
+                {line.entry !== undefined && !gone && <TakeBack entry={line.entry} words={line.words} />}
                 {line.photo && (
                   <a href={`/api/photos/${line.photo}`} target="_blank" rel="noopener">
                     <chakra.img

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { BackupsPart } from '../keeping/BackupsPart';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
@@ -45,6 +46,7 @@ export default function TeamPage() {
         </Box>
       )}
       <Ringing />
+      <BackupsPart lead={lead} />
     </Box>
   );
 }

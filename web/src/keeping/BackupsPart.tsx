@@ -21,7 +21,7 @@ export function BackupsPart({ lead }: { lead: boolean }) {
     onSuccess: (now) => client.setQueryData(['keeping', 'backups'], now),
   });
   return (
-    <Box mt="26px" role="group" aria-label="Backups">
+    <Box role="group" aria-label="Backups">
       <chakra.h1 mb="6px">Backups</chakra.h1>
       <Loaded query={backups}>
         {(now) => (
@@ -59,8 +59,11 @@ export function BackupsPart({ lead }: { lead: boolean }) {
 function Where({ now }: { now: Now }) {
   return (
     <Box color="muted" maxW="720px">
-      {now.nightly ? `Every night from ${now.nightly}` : 'Not by itself in this shop'}, into{' '}
-      <chakra.span fontFamily="mono">{now.folder}</chakra.span>.{' '}
+      {now.nightly ? `Every night from ${now.nightly}` : 'None is made by itself here'}; they go to{' '}
+      <chakra.span fontFamily="mono" overflowWrap="anywhere">
+        {now.folder}
+      </chakra.span>
+      .{' '}
       {now.besideTheShop &&
         'That is the shop’s own disk, and is lost with it: another one is safer (--wrenchnotes.backups.folder=DIR).'}
     </Box>
@@ -91,7 +94,7 @@ function Made({ one }: { one: Schemas['BackupMade'] }) {
       borderColor="line"
       py="6px"
       display="grid"
-      gridTemplateColumns="150px 110px 130px 1fr"
+      gridTemplateColumns="140px 80px 100px 1fr"
       gap="14px"
       maxW="720px"
     >

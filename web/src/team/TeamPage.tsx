@@ -17,36 +17,40 @@ export default function TeamPage() {
   const people = useQuery({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')) });
   const lead = useSession().data?.person?.role === 'LEAD';
   return (
-    <Box p="18px 22px" maxW="900px">
-      <chakra.h1 mb="10px">Who works here</chakra.h1>
-      <Loaded query={people}>
-        {(all) => (
-          <>
-            {all.map((person) => (
-              <Box
-                key={person.id}
-                borderTop="1px solid"
-                borderColor="line"
-                py="8px"
-                display="flex"
-                gap="14px"
-              >
-                <chakra.b w="160px">{person.name}</chakra.b>
-                <span>{ROLE_WORDS[person.role]}</span>
-              </Box>
-            ))}
-          </>
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
+      <Box bg="card" p="18px 22px" borderRight="1px solid" borderColor="line">
+        <chakra.h1 mb="10px">Who works here</chakra.h1>
+        <Loaded query={people}>
+          {(all) => (
+            <>
+              {all.map((person) => (
+                <Box
+                  key={person.id}
+                  borderTop="1px solid"
+                  borderColor="line"
+                  py="8px"
+                  display="flex"
+                  gap="14px"
+                >
+                  <chakra.b w="160px">{person.name}</chakra.b>
+                  <span>{ROLE_WORDS[person.role]}</span>
+                </Box>
+              ))}
+            </>
+          )}
+        </Loaded>
+        {lead ? (
+          <NewPerson />
+        ) : (
+          <Box color="muted" mt="14px">
+            A lead adds people.
+          </Box>
         )}
-      </Loaded>
-      {lead ? (
-        <NewPerson />
-      ) : (
-        <Box color="muted" mt="14px">
-          A lead adds people.
-        </Box>
-      )}
-      <Ringing />
-      <BackupsPart lead={lead} />
+        <Ringing />
+      </Box>
+      <Box p="18px 22px" minW={0}>
+        <BackupsPart lead={lead} />
+      </Box>
     </Box>
   );
 }

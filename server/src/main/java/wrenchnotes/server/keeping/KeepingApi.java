@@ -1,5 +1,6 @@
 package wrenchnotes.server.keeping;
 
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -19,12 +20,12 @@ import wrenchnotes.server.ground.Troubles;
 class KeepingApi {
 
     private final Backups backups;
-    private final BackupSettings settings;
+    private final Upkeep upkeep;
     private final Troubles troubles;
 
-    KeepingApi(Backups backups, BackupSettings settings, Troubles troubles) {
+    KeepingApi(Backups backups, Upkeep upkeep, Troubles troubles) {
         this.backups = backups;
-        this.settings = settings;
+        this.upkeep = upkeep;
         this.troubles = troubles;
     }
 
@@ -58,7 +59,7 @@ class KeepingApi {
         return new BackupsNow(
                 backups.folder().toAbsolutePath().normalize().toString(),
                 backups.besideTheShop(),
-                settings.nightly() ? Optional.of(settings.at().toString()) : Optional.empty(),
+                upkeep.nightly().map(LocalTime::toString),
                 backups.made(),
                 backups.going(),
                 backups.failed());

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -31,8 +32,7 @@ public class Upkeep {
 
     private final BooksStore books;
     private final Backups backups;
-    private final BackupSettings settings;
-    private final boolean practice;
+    private final Optional<LocalTime> nightly;
     private final Pens pens;
     private final Troubles troubles;
     private final Snapshot snapshot;
@@ -55,8 +55,8 @@ public class Upkeep {
             Clock clock) {
         this.books = books;
         this.backups = backups;
-        this.settings = settings;
-        this.practice = shop.demo();
+        // Practice data is made anew by one command, and is not worth the disk.
+        this.nightly = settings.nightly() && !shop.demo() ? Optional.of(settings.at()) : Optional.empty();
         this.pens = pens;
         this.troubles = troubles;
         this.snapshot = snapshot;
@@ -75,6 +75,11 @@ public class Upkeep {
         writing.executeWithoutResult(status -> books.optimize(all));
         // A connection reads the statistics when it is opened.
         readers.getHikariPoolMXBean().softEvictConnections();
+    }
+
+    /** When a backup is made by itself; empty if none is. */
+    Optional<LocalTime> nightly() {
+        return nightly;
     }
 
     /** Half a minute after the start, and every ten minutes. */
@@ -115,14 +120,14 @@ public class Upkeep {
 
     /** The first time after the hour each day; at once if the machine slept through it and the last one is older than a day. */
     private void backUpIfItIsTime() {
-        if (!settings.nightly() || practice || troubles.ofWriting().isPresent()) {
+        if (nightly.isEmpty() || troubles.ofWriting().isPresent()) {
             return;
         }
         var now = clock.instant().atZone(ZoneId.systemDefault());
         if (now.toLocalDate().equals(backedUp)) {
             return;
         }
-        boolean hour = !now.toLocalTime().isBefore(settings.at());
+        boolean hour = !now.toLocalTime().isBefore(nightly.get());
         boolean late = backups.age().map(age -> age.compareTo(DAY) > 0).orElse(hour);
         if (hour
                         && backups.age()

@@ -8,6 +8,7 @@ import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem } from './api/client';
+import { whenBack } from './api/connection';
 import { Shell } from './app/Shell';
 import { Loaded } from './parts/States';
 import RackPage from './schedule/RackPage';
@@ -46,6 +47,9 @@ const queries: QueryClient = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 });
+
+// One answer says that the server is back: everything else that could not be fetched is asked for again.
+whenBack(() => queries.refetchQueries({ predicate: (query) => query.state.status === 'error' }));
 
 function App() {
   const session = useSession();

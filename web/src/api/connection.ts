@@ -5,11 +5,13 @@ export type Connection = 'there' | 'lost' | 'busy';
 
 let now: Connection = 'there';
 const listeners = new Set<() => void>();
+const returns = new Set<() => void>();
 
 function is(next: Connection) {
   if (now !== next) {
+    const back = now === 'lost' && next === 'there';
     now = next;
-    for (const listener of listeners) {
+    for (const listener of [...listeners, ...(back ? returns : [])]) {
       listener();
     }
   }
@@ -18,6 +20,11 @@ function is(next: Connection) {
 /** Whether the last request reached the server. */
 export function reached(yes: boolean) {
   is(yes ? 'there' : 'lost');
+}
+
+/** What is done each time the server answers again after it did not. */
+export function whenBack(listener: () => void) {
+  returns.add(listener);
 }
 
 export function busy() {

@@ -32,15 +32,18 @@ const GaugesPage = lazy(() => import('./gauge/GaugesPage'));
 const TeamPage = lazy(() => import('./team/TeamPage'));
 
 /** A session that ended shows the door again; what was typed is asked for once more, never half sent. */
-function sessionEnded(error: unknown) {
+function heard(error: unknown) {
   if (error instanceof Problem && error.status === 401) {
     queries.invalidateQueries({ queryKey: ['session'] });
+  }
+  if (error instanceof Problem && error.isOfTheShop) {
+    queries.invalidateQueries({ queryKey: ['keeping', 'wrong'] });
   }
 }
 
 const queries: QueryClient = new QueryClient({
-  queryCache: new QueryCache({ onError: sessionEnded }),
-  mutationCache: new MutationCache({ onError: sessionEnded }),
+  queryCache: new QueryCache({ onError: heard }),
+  mutationCache: new MutationCache({ onError: heard }),
   // The shop's server is in the house: whether the browser thinks it is online says nothing about it.
   defaultOptions: {
     queries: { retry: false, staleTime: 2_000, networkMode: 'always' },

@@ -14,6 +14,11 @@ export class Problem extends Error {
   ) {
     super(detail);
   }
+
+  /** Nobody's doing: the disk is full, the file is damaged or busy. The strip under the rooms says which. */
+  get isOfTheShop(): boolean {
+    return this.status === 503 || this.status === 507;
+  }
 }
 
 const RETRIES_MS = [300, 1000, 2500];

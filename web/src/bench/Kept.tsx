@@ -1,8 +1,9 @@
 import { Box } from '@chakra-ui/react';
+import type { Problem } from '../api/client';
 import { useConnection } from '../api/connection';
 
 /** What was pressed does not get through: said at once and why, with what is kept until it does. */
-export function Kept({ waiting, why }: { waiting?: string; why?: string }) {
+export function Kept({ waiting, why }: { waiting?: string; why?: Problem }) {
   const connection = useConnection();
   if (connection === 'there' && !waiting) {
     return null;
@@ -12,11 +13,15 @@ export function Kept({ waiting, why }: { waiting?: string; why?: string }) {
       ? 'The shop’s database is busy with another program’s writing.'
       : connection === 'lost' || !why
         ? 'The shop’s server does not answer.'
-        : why;
+        : why.isOfTheShop
+          ? 'The shop’s data cannot be written at the moment.'
+          : why.message;
   return (
     <Box
       role="alert"
       gridColumn="1 / -1"
+      position="sticky"
+      bottom={0}
       bg="brassLight"
       color="#221a05"
       px="24px"

@@ -26,7 +26,7 @@ export function usePresses(bench: Bench, done: () => void) {
   const job = bench.jobId;
   const at = place(useSession().data?.person?.id ?? 0, job);
   const [kept, setKept] = useState<Kept | undefined>(() => keptIn(at));
-  const [stuck, setStuck] = useState<string>();
+  const [stuck, setStuck] = useState<Problem>();
   const [error, setError] = useState<unknown>();
   const sending = useRef<string | undefined>(undefined);
 
@@ -57,7 +57,10 @@ export function usePresses(bench: Bench, done: () => void) {
         },
         (problem) => {
           if (problem instanceof Problem && PASSES.includes(problem.status)) {
-            setStuck(problem.message);
+            setStuck(problem);
+            if (problem.isOfTheShop) {
+              client.invalidateQueries({ queryKey: ['keeping', 'wrong'] });
+            }
             if (!left) {
               timer = window.setTimeout(attempt, RETRY_MS);
             }

@@ -25,7 +25,7 @@ test: $(STAMPS)/web browser ## every test: core, server, architecture, browser
 unit: $(STAMPS)/web ## the tests that need no browser
 	$(MVN) package
 
-bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds
+bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds, PART=grown: only the large shops
 	$(MVN) -q test-compile exec:exec@bench
 	@tools/script-size
 

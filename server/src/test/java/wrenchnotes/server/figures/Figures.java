@@ -64,23 +64,24 @@ public final class Figures {
             try (ConfigurableApplicationContext shop = start(demo, JUST_THE_SHOP, "--wrenchnotes.demo=true")) {
                 Foretold.of(shop.getBean(PastStore.class)).print();
             }
-            if ("odds".equals(System.getenv("PART"))) {
+            String part = System.getenv().getOrDefault("PART", "all");
+            boolean all = part.equals("all");
+            if (all || part.equals("odds")) {
                 CounterAnswer.measure(demo);
-                return;
             }
-            if ("press".equals(System.getenv("PART"))) {
+            if (all || part.equals("press")) {
                 statements(demo);
                 KeyPress.measure(demo);
-                return;
             }
-            statements(demo);
-            startTimes("make run", () -> PackagedShop.startWithArchive(demo));
-            startTimes("plain java -jar", () -> PackagedShop.start(demo));
-            KeyPress.measure(demo);
-            CounterAnswer.measure(demo);
-            Map<String, Result> small = measure(grown(demo, work.resolve("small"), 10_000));
-            Map<String, Result> large = measure(grown(demo, work.resolve("large"), 100_000));
-            growth(small, large);
+            if (all) {
+                startTimes("make run", () -> PackagedShop.startWithArchive(demo));
+                startTimes("plain java -jar", () -> PackagedShop.start(demo));
+            }
+            if (all || part.equals("grown")) {
+                Map<String, Result> small = measure(grown(demo, work.resolve("small"), 10_000));
+                Map<String, Result> large = measure(grown(demo, work.resolve("large"), 100_000));
+                growth(small, large);
+            }
         } finally {
             FileSystemUtils.deleteRecursively(work);
         }

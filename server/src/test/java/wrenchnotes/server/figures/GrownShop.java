@@ -29,6 +29,9 @@ public final class GrownShop {
     private static final List<String> NOT_COPIED = List.of("proposal");
 
     private static final int LENT = 40;
+    /** What a line of the journal is about, and the table that it stands in. */
+    private static final Map<String, String> SUBJECTS = Map.of(
+            "job", "job", "entry", "entry", "finding", "finding", "check", "check_entry", "measurement", "measurement");
 
     private final Statement statement;
     /** Of each growing table, first those that others refer to: its columns that refer to another one, and to which. */
@@ -173,6 +176,14 @@ public final class GrownShop {
         }
         if (column.equals("moment") || column.endsWith("_moment")) {
             return column + " + k * " + moments;
+        }
+        if (column.equals("subject_id")) {
+            return "subject_id + k * CASE subject "
+                    + SUBJECTS.entrySet().stream()
+                            .map(subject -> "WHEN '" + subject.getKey() + "' THEN "
+                                    + strides.getOrDefault(subject.getValue(), 0L))
+                            .collect(Collectors.joining(" "))
+                    + " ELSE 0 END";
         }
         if (column.equals("serial")) {
             return "iif(serial = '', '', serial || '-' || k)";

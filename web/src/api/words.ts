@@ -115,10 +115,6 @@ export function moment(iso: string): string {
   });
 }
 
-export function money(minor: number, currency: string): string {
-  return (minor / 100).toLocaleString('en-GB', { style: 'currency', currency });
-}
-
 export const reworkWords: Record<NonNullable<Schemas['StartSaid']['rework']>, string> = {
   FORGOTTEN_PLUG: 'a plug was forgotten',
   MISSED_CHECK: 'a check was missed',

@@ -3,11 +3,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../api/client';
-import { minorOf } from '../money/minorOf';
 import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
+import { useCurrency } from '../team/session';
+import { minorOf } from '../typed/sum';
 import { ArrivalFields } from './ArrivalFields';
 import { CounterOutlook } from './CounterOutlook';
 import { BLANK, type Form, nextAfter } from './counterForm';
@@ -30,6 +31,7 @@ export default function CheckInPage() {
 function Counter({ counter, models }: { counter: Schemas['Counter']; models: Schemas['ModelView'][] }) {
   const client = useQueryClient();
   const navigate = useNavigate();
+  const currency = useCurrency();
   const [form, setForm] = useState<Form>(BLANK);
   const [last, setLast] = useState<{ jobId: number; tag: string; unprinted: boolean }>();
   const seenField = useRef<HTMLInputElement>(null);
@@ -72,7 +74,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
   });
 
   const take = useMutation({
-    mutationFn: (_next: boolean) => takeIn(form, revision, slot),
+    mutationFn: (_next: boolean) => takeIn(form, revision, slot, currency),
     onSuccess: (taken, next) => {
       client.invalidateQueries();
       if (next) {
@@ -219,7 +221,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
           revision={revision}
           said={form.arrival}
           resale={resale}
-          paid={resale ? minorOf(form.paid) : undefined}
+          paid={(resale && minorOf(form.paid, currency)) || undefined}
           answered={(name, present) =>
             set({
               arrival: {

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { day } from '../api/words';
-import { minorOf } from '../money/minorOf';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
+import { MoneyField } from '../parts/MoneyField';
 import { Trouble } from '../parts/States';
 
 /** From which crate a unit to be sold came, and what was paid for it. */
@@ -47,13 +47,11 @@ export function LotField({
             </option>
           ))}
         </Pick>
-        <Text
+        <MoneyField
           label="Paid for it"
           compact
-          inputMode="decimal"
-          value={paid}
-          problem={paid.trim() && minorOf(paid) === undefined ? 'Such as 4.50' : undefined}
-          onChange={(event) => change({ paid: event.target.value })}
+          typed={paid}
+          type={(typed) => change({ paid: typed })}
           onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
         />
       </Box>

@@ -1,5 +1,5 @@
-import { answer, api } from '../api/client';
-import { minorOf } from '../money/minorOf';
+import { answer, api, Problem } from '../api/client';
+import { minorOf } from '../typed/sum';
 import type { Form } from './counterForm';
 
 /** The end of the day that was named, by the clock of the shop. */
@@ -8,8 +8,12 @@ export function endOf(due: string): string | undefined {
 }
 
 /** Takes the unit in and prints its papers. It is in whatever the printer does: what did not print is said, and printed from its sheet. */
-export async function takeIn(form: Form, revision: number | undefined, slot: string) {
+export async function takeIn(form: Form, revision: number | undefined, slot: string, currency: string) {
   const resale = form.ownership === 'RESALE';
+  const paidMinor = resale ? minorOf(form.paid, currency) : undefined;
+  if (Number.isNaN(paidMinor)) {
+    throw new Problem(400, 'What was paid for it cannot be read: say it again, or leave it empty.', [], []);
+  }
   const taken = await answer(
     api.POST('/api/jobs', {
       body: {
@@ -21,7 +25,7 @@ export async function takeIn(form: Form, revision: number | undefined, slot: str
         ownerName: form.ownerName,
         ownerContact: form.ownerContact,
         lotId: resale ? form.lotId : undefined,
-        paidMinor: resale ? minorOf(form.paid) : undefined,
+        paidMinor,
         slot: slot || undefined,
         due: endOf(form.due),
         arrival: form.arrival,

@@ -2,10 +2,11 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { useJobWrite } from '../api/useJobWrite';
-import { causeWords, changeWords, meansWords, moment, money, remedyWords } from '../api/words';
+import { causeWords, changeWords, meansWords, moment, remedyWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
+import { money } from '../typed/sum';
 
 type Finding = Schemas['FindingRow'];
 type Change = Schemas['After']['change'];

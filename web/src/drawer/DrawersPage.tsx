@@ -2,11 +2,12 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
-import { money } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
+import { SumField } from '../parts/MoneyField';
 import { Empty, Loaded, Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
+import { money } from '../typed/sum';
 
 type Part = Schemas['Part'];
 
@@ -221,13 +222,10 @@ function PartForm({
         onChange={(event) => say({ ...said, what: event.target.value })}
       />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
-        <Text
+        <SumField
           label="Cost of one"
-          type="number"
-          min={0}
-          step={0.01}
-          value={said.eachMinor / 100}
-          onChange={(event) => say({ ...said, eachMinor: Math.round(Number(event.target.value) * 100) })}
+          minor={said.eachMinor}
+          set={(eachMinor) => say({ ...said, eachMinor })}
         />
         {!part && (
           <Text
@@ -240,7 +238,11 @@ function PartForm({
         )}
       </Box>
       <Trouble error={save.error} />
-      <Act look={part ? 'plain' : 'main'} type="submit" disabled={save.isPending}>
+      <Act
+        look={part ? 'plain' : 'main'}
+        type="submit"
+        disabled={save.isPending || Number.isNaN(said.eachMinor)}
+      >
         {act}
       </Act>
     </chakra.form>

@@ -1,12 +1,13 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { BeltDrawing } from '../drawing/BeltDrawing';
+import { short } from '../drawing/short';
 import { Chip } from '../parts/Buttons';
 import { OneOf } from '../parts/OneOf';
 import { colours } from '../theme';
+import { quantity } from '../typed/quantity';
 import { Figure, Gauge, problemOf, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
-import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
 type Method = Schemas['WornBelt']['method'];

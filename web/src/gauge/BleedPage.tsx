@@ -1,10 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { BleedCurve } from '../drawing/BleedCurve';
+import { short } from '../drawing/short';
 import { Caution } from '../parts/States';
+import { quantity } from '../typed/quantity';
 import { Figure, Gauge, problemOf, Reasons, useGauge } from './Frame';
 import { Measure } from './Measure';
-import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
 const BLANK = { farads: '', ohms: '', volts: '', limit: '60', tolerance: '20' };

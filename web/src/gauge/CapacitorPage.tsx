@@ -1,12 +1,13 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { CapacitorPair } from '../drawing/CapacitorPair';
+import { short } from '../drawing/short';
 import { Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
 import { Caution } from '../parts/States';
+import { quantity } from '../typed/quantity';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
-import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
 type Kind = Schemas['Capacitor']['kind'];

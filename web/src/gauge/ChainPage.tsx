@@ -1,11 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { ChainLine } from '../drawing/ChainLine';
+import { short } from '../drawing/short';
 import { type Signal, type Stage, SIGNALS as WORDS } from '../drawing/signals';
 import { Act } from '../parts/Buttons';
 import { bareField } from '../parts/Fields';
+import { quantity } from '../typed/quantity';
 import { Figure, Gauge, Reasons, useGauge } from './Frame';
-import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
 const TURN: Record<Signal, Signal> = { UNKNOWN: 'GOOD', GOOD: 'BAD', BAD: 'UNKNOWN' };

@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { LimitBand } from '../drawing/LimitBand';
+import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
+import { quantity } from '../typed/quantity';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import type { Metered } from './meter';
-import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
 type Unit = '%' | 'V' | 'V~' | 'mV' | 'Ω' | 'µF' | 'mm' | 'other';

@@ -5,11 +5,11 @@ import { ChipDrawing, sides } from '../drawing/ChipDrawing';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
+import { quantity } from '../typed/quantity';
 import { ChipForm } from './ChipForm';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { MeterInput } from './meter';
-import { quantity } from './quantity';
 import { useTyped } from './useTyped';
 
 type Level = NonNullable<Schemas['PinRead']['state']>;

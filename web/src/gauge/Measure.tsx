@@ -1,7 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useId } from 'react';
+import { short } from '../drawing/short';
+import { readQuantity } from '../typed/quantity';
 import { type Metered, MeterInput } from './meter';
-import { quantity, short } from './quantity';
 
 /** One measured value: what was typed stays as it was typed; another unit is said in ours beside it. */
 export function Measure({
@@ -21,7 +22,8 @@ export function Measure({
   metered?: Metered;
 }) {
   const id = useId();
-  const read = quantity(value, unit);
+  const typed = readQuantity(value, unit);
+  const read = 'read' in typed ? typed.read : undefined;
   const typedUnit = value.replace(/^[\s\d.,-]+/, '').trim();
   const other = read !== undefined && typedUnit !== '' && typedUnit !== unit;
   return (
@@ -48,9 +50,9 @@ export function Measure({
           taken as {short(read, 5)} {unit}
         </Box>
       )}
-      {value.trim() !== '' && read === undefined && (
+      {value.trim() !== '' && 'problem' in typed && (
         <Box fontSize="13px" color="hazard" role="alert">
-          A number, and {unit || 'no unit'}
+          {typed.problem}
         </Box>
       )}
       {problem && (

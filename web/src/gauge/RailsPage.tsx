@@ -3,10 +3,10 @@ import { answer, api, type Schemas } from '../api/client';
 import { RailsTree } from '../drawing/RailsTree';
 import { Act } from '../parts/Buttons';
 import { bareField } from '../parts/Fields';
+import { quantity } from '../typed/quantity';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { MeterInput } from './meter';
-import { quantity } from './quantity';
 import { useTyped } from './useTyped';
 
 type Kind = Schemas['Rail']['kind'];

@@ -1,10 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { StrobeDisc } from '../drawing/StrobeDisc';
+import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
+import { quantity } from '../typed/quantity';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
-import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
 type Drift = NonNullable<Schemas['SpindleAsked']['direction']>;

@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { MeasuredScrew } from '../drawing/MeasuredScrew';
+import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
+import { quantity } from '../typed/quantity';
 import { Figure, Gauge, problemOf, Reasons, useGauge } from './Frame';
 import { useJobInHand } from './KeepBar';
 import { Measure } from './Measure';
-import { quantity, short } from './quantity';
 import { useTyped } from './useTyped';
 
 type Head = NonNullable<Schemas['ScrewHead']>['type'];

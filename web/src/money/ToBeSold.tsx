@@ -3,13 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { useJobWrite } from '../api/useJobWrite';
-import { money as inMoney } from '../api/words';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
+import { MoneyField } from '../parts/MoneyField';
 import { Loaded, Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
+import { money as inMoney, minorOf } from '../typed/sum';
 import { Decide } from './Decide';
-import { minorOf } from './minorOf';
 import { WorthBars } from './WorthBars';
 
 /** Of a unit to be sold: what each way leaves, what was decided, and what it fetched in the end. */
@@ -17,7 +16,8 @@ export function ToBeSold({ job, here }: { job: Schemas['Job']; here: boolean }) 
   const currency = useCurrency();
   const [expected, setExpected] = useState('');
   const [fetched, setFetched] = useState('');
-  const said = minorOf(expected);
+  const said = minorOf(expected, currency) || undefined;
+  const price = minorOf(fetched, currency);
   const figures = useQuery({
     queryKey: ['money', job.id, said],
     queryFn: () =>
@@ -30,7 +30,7 @@ export function ToBeSold({ job, here }: { job: Schemas['Job']; here: boolean }) 
     answer(
       api.POST('/api/jobs/{job}/sale', {
         params: { path: { job: job.id } },
-        body: { minor: minorOf(fetched) as number },
+        body: { minor: price as number },
       }),
     ),
   );
@@ -49,23 +49,11 @@ export function ToBeSold({ job, here }: { job: Schemas['Job']; here: boolean }) 
               </Box>
             )}
             <Box display="grid" gridTemplateColumns="1fr 1fr auto" gap="8px" alignItems="end" mt="4px">
-              <Text
-                label="You think it fetches"
-                compact
-                inputMode="decimal"
-                value={expected}
-                onChange={(event) => setExpected(event.target.value)}
-              />
-              <Text
-                label="Sold for"
-                compact
-                inputMode="decimal"
-                value={fetched}
-                onChange={(event) => setFetched(event.target.value)}
-              />
+              <MoneyField label="You think it fetches" compact typed={expected} type={setExpected} />
+              <MoneyField label="Sold for" compact typed={fetched} type={setFetched} />
               <Act
                 minH="36px"
-                disabled={minorOf(fetched) === undefined || sell.isPending}
+                disabled={price === undefined || Number.isNaN(price) || sell.isPending}
                 onClick={() => sell.mutate()}
               >
                 It is sold

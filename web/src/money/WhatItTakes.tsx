@@ -1,7 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { money, span } from '../api/words';
+import { span } from '../api/words';
 import { useCurrency } from '../team/session';
+import { money } from '../typed/sum';
 
 const LEVELS = {
   REVISION: 'of this revision',

@@ -1,8 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { money, triageWords } from '../api/words';
+import { triageWords } from '../api/words';
 import { useCurrency } from '../team/session';
 import { colours } from '../theme';
+import { money } from '../typed/sum';
 
 type Worth = Schemas['Worth'];
 

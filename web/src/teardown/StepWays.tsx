@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { Chip } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
+import { SumField } from '../parts/MoneyField';
 
 type Step = Schemas['StepSaid'];
 type Part = { step: Step; set: (part: Partial<Step>) => void };
@@ -65,14 +66,11 @@ export function OtherWays({ step, groups, set }: Part & { groups: string[] }) {
           value={step.insteadOf}
           onChange={(event) => set({ insteadOf: event.target.value })}
         />
-        <Text
+        <SumField
           label="Parts it costs"
           compact
-          type="number"
-          min={0}
-          step={0.01}
-          value={step.partsMinor / 100}
-          onChange={(event) => set({ partsMinor: Math.round(Number(event.target.value) * 100) })}
+          minor={step.partsMinor}
+          set={(partsMinor) => set({ partsMinor })}
         />
       </Box>
       <datalist id="ways">

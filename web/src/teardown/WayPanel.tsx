@@ -1,10 +1,11 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { headWords, money, sideWords } from '../api/words';
+import { headWords, sideWords } from '../api/words';
 import { offWords } from '../drawing/AccessMap';
 import { Chip } from '../parts/Buttons';
 import { Caution, Empty } from '../parts/States';
 import { useSession } from '../team/session';
+import { money } from '../typed/sum';
 
 /** By what the way is chosen: time, parts, or whether it can be undone. */
 export type Offer = 'time' | 'parts' | 'undo';

@@ -6,13 +6,16 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wrenchnotes.core.gauge.CapacitorGauge.Capacitor;
 import wrenchnotes.core.gauge.CapacitorGauge.CapacitorKind;
+import wrenchnotes.core.typed.Quantity;
+import wrenchnotes.core.typed.Typed;
 import wrenchnotes.core.unit.Invalid;
 
 /** Reads a capacitor off the words on a drawer: "0.1 µF, 275 V~, class X2", "470 µF, 25 V, electrolytic, 105 °C". */
 public final class CapacitorLabel {
 
-    private static final Pattern FARADS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*([pnµu])F");
-    private static final Pattern VOLTS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*V");
+    private static final Pattern FARADS =
+            Pattern.compile("(?<![\\d.,])(?:\\d[\\d.,]*\\s*(?:[pnuµ\u03bc]F|mfd|MFD)\\b|\\d+[pnuµ\u03bc]\\d+F?\\b)");
+    private static final Pattern VOLTS = Pattern.compile("(?<![\\d.,])\\d[\\d.,]*\\s*k?V");
     private static final Pattern CLASS = Pattern.compile("\\b([XY][1-4])\\b");
     private static final Pattern CELSIUS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*°C");
 
@@ -25,19 +28,18 @@ public final class CapacitorLabel {
         if (!farads.find() || !volts.find()) {
             return Optional.empty();
         }
-        double scale =
-                switch (farads.group(2)) {
-                    case "p" -> 1e-6;
-                    case "n" -> 1e-3;
-                    default -> 1;
-                };
+        Optional<Double> microfarads = read(farads.group(), "µF");
+        Optional<Double> rated = read(volts.group(), "V");
+        if (microfarads.isEmpty() || rated.isEmpty()) {
+            return Optional.empty();
+        }
         Matcher safety = CLASS.matcher(words);
         Optional<String> grade = safety.find() ? Optional.of(safety.group(1)) : Optional.empty();
         Matcher celsius = CELSIUS.matcher(words);
         try {
             return Optional.of(new Capacitor(
-                    Double.parseDouble(farads.group(1)) * scale,
-                    Double.parseDouble(volts.group(1)),
+                    microfarads.get(),
+                    rated.get(),
                     kind(words.toLowerCase(Locale.ROOT), grade),
                     grade,
                     celsius.find() ? Optional.of(Double.parseDouble(celsius.group(1))) : Optional.empty(),
@@ -47,6 +49,12 @@ public final class CapacitorLabel {
         } catch (Invalid e) {
             return Optional.empty();
         }
+    }
+
+    private static Optional<Double> read(String typed, String unit) {
+        return Quantity.read(typed, unit) instanceof Typed.Read<Double> read
+                ? Optional.of(read.value())
+                : Optional.empty();
     }
 
     private static CapacitorKind kind(String words, Optional<String> grade) {

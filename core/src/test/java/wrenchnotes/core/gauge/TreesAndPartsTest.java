@@ -165,7 +165,12 @@ class TreesAndPartsTest {
             value = {
                 "0.1 µF, 275 V~, class X2;0.1;275;SAFETY_X",
                 "electrolytic 470 µF, 25 V, 105 °C;470;25;ELECTROLYTIC",
-                "100 nF, 63 V film;0.1;63;FILM"
+                "100 nF, 63 V film;0.1;63;FILM",
+                "4,7 µF, 63 V;4.7;63;FILM",
+                "electrolytic 0,1 µF 50V;0.1;50;ELECTROLYTIC",
+                "47 \u03bcF, 16 V electrolytic;47;16;ELECTROLYTIC",
+                "electrolytic, 16 mfd, 450 V;16;450;ELECTROLYTIC",
+                "4n7 ceramic 1 kV;0.0047;1000;CERAMIC"
             })
     void aLabelIsRead(String label, double microfarads, double volts, CapacitorKind kind) {
         Capacitor read = CapacitorLabel.read(label).orElseThrow();

@@ -1,0 +1,72 @@
+package wrenchnotes.core.typed;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Currency;
+
+/** A sum of money or a count as people write them. What can be read in two ways is asked. */
+public final class Sum {
+
+    private Sum() {}
+
+    /**
+     * "€12", "12,50", "1 234.50 EUR".
+     *
+     * @param currency the shop's: no other is read
+     * @return minor units of it, 0 or more, such as cents; a currency has its own digits (ISO 4217: the yen none, the Kuwaiti dinar
+     *     three)
+     */
+    public static Typed<Long> read(String typed, Currency currency) {
+        String plain = Numeral.plain(typed);
+        for (String sign : new String[] {currency.getCurrencyCode(), sign(currency)}) {
+            if (!sign.isEmpty() && plain.startsWith(sign)) {
+                plain = plain.substring(sign.length()).strip();
+            } else if (!sign.isEmpty() && plain.endsWith(sign)) {
+                plain = plain.substring(0, plain.length() - sign.length()).strip();
+            }
+        }
+        int digits = currency.getDefaultFractionDigits();
+        return Numeral.read(plain) instanceof Typed.Ask<BigDecimal> ask
+                ? new Typed.Ask<>(ask.readings().stream()
+                        .map(value -> rounded(value, digits))
+                        .toList())
+                : Numeral.read(plain).map(value -> minor(value, digits, currency));
+    }
+
+    private static long rounded(BigDecimal value, int digits) {
+        return value.movePointRight(digits).setScale(0, RoundingMode.HALF_UP).longValueExact();
+    }
+
+    private static Typed<Long> minor(BigDecimal value, int digits, Currency currency) {
+        BigDecimal minor = value.movePointRight(digits);
+        if (minor.stripTrailingZeros().scale() > 0) {
+            return new Typed.Unread<>(
+                    "%s has %s after the mark: write fewer".formatted(currency.getCurrencyCode(), digitsOf(digits)));
+        }
+        return minor.precision() - minor.scale() > 13
+                ? new Typed.Unread<>("That is more than a shop can owe")
+                : new Typed.Read<>(minor.setScale(0, RoundingMode.UNNECESSARY).longValueExact());
+    }
+
+    private static String digitsOf(int digits) {
+        return digits == 0 ? "no digits" : digits == 1 ? "one digit" : digits == 2 ? "two digits" : "three digits";
+    }
+
+    private static String sign(Currency currency) {
+        return switch (currency.getCurrencyCode()) {
+            case "EUR" -> "€";
+            case "GBP" -> "£";
+            case "USD" -> "$";
+            case "JPY" -> "¥";
+            default -> "";
+        };
+    }
+
+    /** A whole number, 0 or more: "1 000". */
+    public static Typed<Long> count(String typed) {
+        return Numeral.read(Numeral.plain(typed))
+                .map(value -> value.stripTrailingZeros().scale() > 0 || value.precision() - value.scale() > 9
+                        ? new Typed.Unread<>("A count is a whole number, such as 12")
+                        : new Typed.Read<>(value.longValueExact()));
+    }
+}

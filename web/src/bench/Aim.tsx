@@ -13,20 +13,20 @@ export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim
     one.fitted === undefined ? [] : [`${one.component}:${one.fitted}`],
   );
   const whole = useQuery({
-    queryKey: ['whole', bench.revisionId, fitted],
+    queryKey: ['whole', bench.unit.revisionId, fitted],
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/whole', {
-          params: { path: { revision: bench.revisionId }, query: { fitted } },
+          params: { path: { revision: bench.unit.revisionId }, query: { fitted } },
         }),
       ),
   });
   const access = useQuery({
-    queryKey: ['access', bench.revisionId, aim.targets, fitted],
+    queryKey: ['access', bench.unit.revisionId, aim.targets, fitted],
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/access', {
-          params: { path: { revision: bench.revisionId }, query: { targets: aim.targets, fitted } },
+          params: { path: { revision: bench.unit.revisionId }, query: { targets: aim.targets, fitted } },
         }),
       ),
     enabled: aim.targets.length > 0,

@@ -32,12 +32,12 @@ export default function BenchPage() {
 
 /** Other steps that do the same, to be done instead. */
 function standIns(bench: Bench, step: Schemas['StepView']) {
-  return bench.steps.filter((one) => one.insteadOf === step.insteadOf && one.id !== step.id);
+  return bench.way.steps.filter((one) => one.insteadOf === step.insteadOf && one.id !== step.id);
 }
 
 /** Which way somebody is going who comes to the bench: on in, or out if there is nothing more to open. */
 function firstWay(bench: Bench): 'IN' | 'OUT' {
-  return bench.nextIn === undefined && bench.nextOut !== undefined ? 'OUT' : 'IN';
+  return bench.way.nextIn === undefined && bench.way.nextOut !== undefined ? 'OUT' : 'IN';
 }
 
 function BenchOf({ bench }: { bench: Bench }) {
@@ -48,13 +48,15 @@ function BenchOf({ bench }: { bench: Bench }) {
   const running = bench.run !== undefined;
   const [instead, setInstead] = useState<string>();
   const [passed, setPassed] = useState<number[]>([]);
-  const next = bench.steps.find((one) => one.id === (way === 'IN' ? bench.nextIn : bench.nextOut));
-  const other = bench.steps.find((one) => one.id === instead);
+  const next = bench.way.steps.find(
+    (one) => one.id === (way === 'IN' ? bench.way.nextIn : bench.way.nextOut),
+  );
+  const other = bench.way.steps.find((one) => one.id === instead);
   // Another of the ways that do the same, if somebody has chosen it.
   const step = way === 'IN' && other && other.insteadOf === next?.insteadOf ? other : next;
-  const gone = absent(bench.steps);
+  const gone = absent(bench.way.steps);
   // A closed unit has nothing to come until it is opened again.
-  const coming = way === 'IN' && (running || bench.lastIn === undefined) ? step : undefined;
+  const coming = way === 'IN' && (running || bench.stand.lastIn === undefined) ? step : undefined;
 
   return (
     <Box
@@ -81,7 +83,7 @@ function BenchOf({ bench }: { bench: Bench }) {
         {(height) => (
           <>
             <Mat
-              heaps={heaps(bench.steps, coming, pressed)}
+              heaps={heaps(bench.way.steps, coming, pressed)}
               height={height - (gone.length > 0 ? 84 : 0)}
               pick={running ? (lying) => setPointed({ thing: lying.thing, from: 'TRAY' }) : undefined}
             />
@@ -92,7 +94,7 @@ function BenchOf({ bench }: { bench: Bench }) {
       <Kept waiting={waiting && pressWords(waiting, bench)} why={why} />
       <Footer bench={bench} />
       <MoveDialog
-        job={bench.jobId}
+        job={bench.unit.jobId}
         key={pointed ? pointed.thing.id + pointed.from : 'none'}
         pointed={pointed}
         close={() => setPointed(undefined)}

@@ -22,7 +22,7 @@ export function EndOfWay({
   /** to open it again, if it is closed */
   again?: () => void;
 }) {
-  if (bench.closed && again) {
+  if (bench.stand.closed && again) {
     return <Closed bench={bench} again={again} />;
   }
   if (way === 'OUT') {
@@ -51,19 +51,21 @@ function Closed({ bench, again }: { bench: Bench; again: () => void }) {
   return (
     <>
       <chakra.h1 fontSize="28px">
-        {bench.status.standing === 'CLOSED_FOR_NOW' ? 'It is closed for now' : 'It is closed'}
+        {bench.stand.status.standing === 'CLOSED_FOR_NOW' ? 'It is closed for now' : 'It is closed'}
       </chakra.h1>
-      {bench.status.standing === 'CLOSED_FOR_NOW' && <Box fontSize="18px">{bench.status.words}</Box>}
-      {bench.reworks.length > 0 && (
+      {bench.stand.status.standing === 'CLOSED_FOR_NOW' && (
+        <Box fontSize="18px">{bench.stand.status.words}</Box>
+      )}
+      {bench.stand.reworks.length > 0 && (
         <Box fontSize="16px" color="brassLight">
-          Opened again {bench.reworks.length === 1 ? 'once' : `${bench.reworks.length} times`}:{' '}
-          {bench.reworks.join('; ')}
+          Opened again {bench.stand.reworks.length === 1 ? 'once' : `${bench.stand.reworks.length} times`}:{' '}
+          {bench.stand.reworks.join('; ')}
         </Box>
       )}
       {checking ? (
         <Box bg="card" color="ink" borderRadius="sm" p="12px">
           <CheckForm
-            job={bench.jobId}
+            job={bench.unit.jobId}
             stage="AFTER_CLOSING"
             planned={planned}
             done={() => setChecking(false)}

@@ -7,11 +7,11 @@ import { Act } from '../parts/Buttons';
 /** How much is off, how far the way is, and the way back to the job sheet. */
 export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
   const navigate = useNavigate();
-  const measure = () => navigate(`/gauges?job=${bench.jobId}`);
+  const measure = () => navigate(`/gauges?job=${bench.unit.jobId}`);
   useKeys([{ key: 'D', label: 'Measure', act: measure }]);
-  const next = bench.steps.find((step) => step.id === bench.nextIn);
+  const next = bench.way.steps.find((step) => step.id === bench.way.nextIn);
   const route = bench.run?.route ?? [];
-  const shown = bench.steps.filter((step) => route.length === 0 || step.open || route.includes(step.id));
+  const shown = bench.way.steps.filter((step) => route.length === 0 || step.open || route.includes(step.id));
   return (
     <Box
       gridColumn="1 / -1"
@@ -31,13 +31,13 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
           Off the unit
         </Box>
         <Box fontFamily="mono" fontWeight={600} fontSize="20px" color="#F2D38C" data-testid="off">
-          {bench.tallyWords}
+          {bench.stand.tallyWords}
         </Box>
       </Box>
       <Box>
         <Box fontSize="14px" color="chalkDust" mb="4px">
-          Steps in: {bench.steps.filter((step) => step.open).length} of{' '}
-          {shown.length > bench.stepsInAll && route.length > 0 ? shown.length : bench.stepsInAll}
+          Steps in: {bench.way.steps.filter((step) => step.open).length} of{' '}
+          {shown.length > bench.way.stepsInAll && route.length > 0 ? shown.length : bench.way.stepsInAll}
         </Box>
         <Box display="flex" gap="5px" aria-hidden="true" w="min(320px, 80vw)">
           {shown.map((step) => (
@@ -59,11 +59,11 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       </Act>
       <Box textAlign="right">
         <Box fontSize="14px" color="chalkDust">
-          {bench.status.words}
+          {bench.stand.status.words}
         </Box>
-        <Link to={`/jobs/${bench.jobId}`}>
+        <Link to={`/jobs/${bench.unit.jobId}`}>
           <chakra.span color="brassLight" textDecoration="underline">
-            Job sheet of {bench.tag}
+            Job sheet of {bench.unit.tag}
           </chakra.span>
         </Link>
       </Box>

@@ -10,36 +10,6 @@ import { type Account, accountWords, inAccount } from './heaps';
 
 export type Pointed = { thing: Schemas['ThingView']; from: Account };
 
-/** What can become of a thing that is off the unit; the server has the last word. */
-const OUT: [Account, string][] = [
-  ['REPLACED', 'Replaced by another'],
-  ['LEFT_OUT', 'Leave it out: it may go so'],
-  ['OUT_FOR_NOW', 'Leave it out for now'],
-];
-const FOUND: [Account, string] = ['TRAY', 'Found: it is on the mat'];
-const NEXT: Partial<Record<Account, [Account, string][]>> = {
-  TRAY: [
-    ['FITTED', 'Back in its place'],
-    ['LOST', 'Cannot be found'],
-    ['BROKEN', 'Broken'],
-    ...OUT,
-    ['MISSING_ON_ARRIVAL', 'Never was there: it was not counted'],
-  ],
-  MISSING_ON_ARRIVAL: [FOUND, ...OUT],
-  LOST: [FOUND, ...OUT],
-  BROKEN: OUT,
-  DESTROYED: OUT,
-  LEFT_OUT: [
-    ['TRAY', 'It goes back after all'],
-    ['REPLACED', 'Replaced by another'],
-  ],
-  OUT_FOR_NOW: [
-    ['TRAY', 'It goes back now'],
-    ['REPLACED', 'Replaced by another'],
-    ['LEFT_OUT', 'Leave it out: it may go so'],
-  ],
-};
-
 /** One thing on the mat was pointed at: where does it go? */
 export function MoveDialog({
   job,
@@ -60,6 +30,7 @@ export function MoveDialog({
   const [reason, setReason] = useState('');
   const [partId, setPartId] = useState<number>();
   const there = pointed ? inAccount(pointed.thing, pointed.from) : 0;
+  const offered = pointed?.thing.moves.filter((one) => one.from === pointed.from) ?? [];
   return (
     <Dialog.Root open={pointed !== undefined} onOpenChange={(now) => !now.open && close()} size="sm">
       <Portal>
@@ -94,12 +65,12 @@ export function MoveDialog({
                   pick={setPartId}
                 />
                 <Box display="grid" gap="8px">
-                  {NEXT[pointed.from]?.map(([to, words]) => (
+                  {offered.map(({ to, most, wantsReason, words }) => (
                     <Act
                       key={to}
                       look="bench"
                       minH="48px"
-                      disabled={busy}
+                      disabled={busy || count > most || (wantsReason && !reason.trim())}
                       onClick={() =>
                         move({ thing: pointed.thing.id, from: pointed.from, to, count, reason, partId })
                       }

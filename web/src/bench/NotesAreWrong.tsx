@@ -62,7 +62,7 @@ function Form({
       answer(
         api.POST('/api/revisions/{revision}/proposals', {
           params: { path: { revision } },
-          body: { step, why: why.trim() || countsIn(written, step), jobId: bench.jobId },
+          body: { step, why: why.trim() || countsIn(written, step), jobId: bench.unit.jobId },
         }),
       ),
     onSuccess: done,

@@ -36,8 +36,8 @@ export function PanelForm({
       return (
         <Paper>
           <CheckForm
-            job={bench.jobId}
-            stage={bench.closed ? 'AFTER_CLOSING' : 'BEFORE_CLOSING'}
+            job={bench.unit.jobId}
+            stage={bench.stand.closed ? 'AFTER_CLOSING' : 'BEFORE_CLOSING'}
             planned={bench.gate.planned}
             done={leave}
           />
@@ -86,12 +86,12 @@ export function PanelForm({
             busy={busy}
             leave={leave}
             enter={(found, basis) =>
-              press({ act: 'in', step: step.id, said: { found, basis, acknowledged: bench.waits?.over } })
+              press({ act: 'in', step: step.id, said: { found, basis, acknowledged: bench.way.waits?.over } })
             }
           />
         ) : (
           <NotAllBack
-            job={bench.jobId}
+            job={bench.unit.jobId}
             step={step}
             busy={busy}
             leave={leave}

@@ -20,19 +20,19 @@ export default function PaperMatPage() {
 
 function PaperOf({ bench }: { bench: Schemas['BenchView'] }) {
   const route = bench.run?.route ?? [];
-  const steps = bench.steps.filter((step) => route.length === 0 || step.open || route.includes(step.id));
+  const steps = bench.way.steps.filter((step) => route.length === 0 || step.open || route.includes(step.id));
   return (
     <Box p="14px 22px" bg="white" flex="1">
       <Box display="flex" alignItems="center" gap="16px" mb="8px">
-        <Tag text={bench.tag} />
+        <Tag text={bench.unit.tag} />
         <chakra.h1>
-          {bench.model} {bench.revision}
+          {bench.unit.model} {bench.unit.revision}
         </chakra.h1>
         <Box ml="auto" display="flex" gap="8px" className="noprint">
           <Act look="main" onClick={() => window.print()}>
             Print it
           </Act>
-          <Link to={`/bench/${bench.jobId}`}>
+          <Link to={`/bench/${bench.unit.jobId}`}>
             <chakra.span color="chalk" textDecoration="underline" lineHeight="40px">
               Back to the bench
             </chakra.span>

@@ -32,11 +32,11 @@ export function StartPanel({
   const [rework, setRework] = useState<Rework>();
   const [words, setWords] = useState('');
   const [noting, setNoting] = useState(false);
-  const forNow = bench.steps.flatMap((step) =>
+  const forNow = bench.way.steps.flatMap((step) =>
     step.things.filter((thing) => inAccount(thing, 'OUT_FOR_NOW') > 0),
   );
-  const first = bench.steps.filter((step) => step.needs.length === 0);
-  const ready = !busy && (!bench.startsAgain || rework !== undefined);
+  const first = bench.way.steps.filter((step) => step.needs.length === 0);
+  const ready = !busy && (!bench.stand.startsAgain || rework !== undefined);
   const begin = () =>
     ready &&
     press({
@@ -52,15 +52,15 @@ export function StartPanel({
       key: String(n + 1),
       label: `Again, because ${label}`,
       act: () => setRework(reason),
-      off: !bench.startsAgain,
+      off: !bench.stand.startsAgain,
     })),
   ]);
   return (
     <>
       <chakra.h1 fontSize="28px" lineHeight={1.18}>
-        {bench.startsAgain ? 'Opened again: why?' : 'Before the first step'}
+        {bench.stand.startsAgain ? 'Opened again: why?' : 'Before the first step'}
       </chakra.h1>
-      {bench.startsAgain && (
+      {bench.stand.startsAgain && (
         <Box display="grid" gap="8px" role="group" aria-label="Why it is opened again">
           {reasons.map(([reason, label], n) => (
             <Act
@@ -89,15 +89,15 @@ export function StartPanel({
           right first.
         </Box>
       )}
-      {bench.before && (
+      {bench.unit.before && (
         <Box fontSize="20px" color="brassLight">
-          {bench.before}.
+          {bench.unit.before}.
         </Box>
       )}
       {first.some((step) => step.caution) && (
         <Caution bench>{first.find((step) => step.caution)?.caution}</Caution>
       )}
-      {bench.steps.length > 0 ? (
+      {bench.way.steps.length > 0 ? (
         <Aim bench={bench} aim={aim} set={setAim} />
       ) : (
         <Box fontSize="19px">

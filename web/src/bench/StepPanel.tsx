@@ -21,12 +21,12 @@ import type { Form, Props, Way } from './way';
 /** The left half of the bench: what comes next, large, and the keys for it. */
 export function StepPanel(props: Props) {
   const { bench, way, error } = props;
-  const open = bench.steps.filter((one) => one.open).length;
+  const open = bench.way.steps.filter((one) => one.open).length;
   const position = props.step
     ? way === 'IN'
-      ? `IN · STEP ${open + 1} OF ${Math.max(open + 1, bench.stepsInAll)}`
+      ? `IN · STEP ${open + 1} OF ${Math.max(open + 1, bench.way.stepsInAll)}`
       : `OUT · ${open} TO GO`
-    : bench.closed
+    : bench.stand.closed
       ? 'CLOSED'
       : way;
   return (
@@ -41,7 +41,7 @@ export function StepPanel(props: Props) {
       maxH={{ lg: 'calc(100vh - 128px)' }}
     >
       <Box display="flex" justifyContent="space-between" alignItems="center">
-        <Tag text={bench.tag} />
+        <Tag text={bench.unit.tag} />
         <Box fontFamily="mono" fontWeight={600} fontSize="15px" color="chalkDust">
           {bench.run ? position : 'CLOSED'}
         </Box>
@@ -56,7 +56,7 @@ function Panel(props: Props) {
   const { bench, way, press, busy } = props;
   const [again, setAgain] = useState(false);
   if (!bench.run) {
-    return bench.lastIn === undefined || again ? (
+    return bench.stand.lastIn === undefined || again ? (
       <StartPanel bench={bench} press={press} busy={busy} />
     ) : (
       <EndOfWay bench={bench} way={way} press={press} busy={busy} again={() => setAgain(true)} />
@@ -101,7 +101,7 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
   // What was found broken or missing is asked for now, while its place is open.
   const owed =
     way === 'OUT' &&
-    bench.lastReach.length === 0 &&
+    bench.way.lastReach.length === 0 &&
     (step?.things.some((thing) => OWED.some((account) => inAccount(thing, account) > 0)) ?? false);
   const [form, setForm] = useState<Form | undefined>(owed ? 'otherwise' : undefined);
   const [sure, setSure] = useState<string[]>([]);
@@ -111,25 +111,25 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
   const named =
     way === 'OUT' ? (step?.things.filter((one) => one.kind !== 'FASTENER' && there(one) > 0) ?? []) : [];
   const unsaid = named.filter((one) => !sure.includes(one.id));
-  const under = way === 'OUT' ? bench.lastReach : [];
-  const held = way === 'IN' && bench.waits !== undefined && !bench.waits.over;
+  const under = way === 'OUT' ? bench.way.lastReach : [];
+  const held = way === 'IN' && bench.way.waits !== undefined && !bench.way.waits.over;
   const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
   const plain = () => {
     if (step && way === 'IN') {
-      press({ act: 'in', step: step.id, said: { found: [], acknowledged: bench.waits?.over } });
+      press({ act: 'in', step: step.id, said: { found: [], acknowledged: bench.way.waits?.over } });
     } else if (step) {
       press({ act: 'out', step: step.id, settled: [] });
     }
   };
   const other: Way = way === 'IN' ? 'OUT' : 'IN';
-  const canTurn = way === 'IN' ? bench.nextOut !== undefined : bench.nextIn !== undefined;
-  const closable = bench.lastIn !== undefined && !bench.closed && bench.nextOut === undefined;
-  const draft = way === 'IN' && !step && bench.steps.every((one) => one.open || one.skipped);
+  const canTurn = way === 'IN' ? bench.way.nextOut !== undefined : bench.way.nextIn !== undefined;
+  const closable = bench.stand.lastIn !== undefined && !bench.stand.closed && bench.way.nextOut === undefined;
+  const draft = way === 'IN' && !step && bench.way.steps.every((one) => one.open || one.skipped);
   const words =
     way === 'IN'
       ? held
         ? 'The wait is not over'
-        : `${bench.waits ? 'Wait kept, discharged: off' : 'Off'} to tray (${countWords(moving)})`
+        : `${bench.way.waits ? 'Wait kept, discharged: off' : 'Off'} to tray (${countWords(moving)})`
       : under.length > 0
         ? 'Something is still off under it'
         : unsaid.length > 0
@@ -163,15 +163,15 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
   return (
     <>
       {step && form !== 'check' && form !== 'screw' && form !== 'ends' && form !== 'turn' ? (
-        <StepWords step={step} way={way} keepApart={form ? [] : bench.keepApart} />
+        <StepWords step={step} way={way} keepApart={form ? [] : bench.way.keepApart} />
       ) : (
         !step && !form && <EndOfWay bench={bench} way={way} press={press} busy={busy} />
       )}
       {form && (
         <PanelForm form={form} bench={bench} way={way} step={step} press={press} busy={busy} leave={leave} />
       )}
-      {!form && way === 'IN' && step && bench.waits && (
-        <WaitPanel wait={bench.waits} busy={busy} off={(since) => press({ act: 'leftOff', since })} />
+      {!form && way === 'IN' && step && bench.way.waits && (
+        <WaitPanel wait={bench.way.waits} busy={busy} off={(since) => press({ act: 'leftOff', since })} />
       )}
       {!form && under.length > 0 && (
         <ByName

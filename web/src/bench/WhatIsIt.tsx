@@ -6,6 +6,7 @@ import { headWords } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
+import { quantity } from '../typed/quantity';
 import { DarkChip } from './DarkChip';
 import type { Bench, Press } from './press';
 
@@ -29,12 +30,12 @@ export function WhatIsIt({
   const [head, setHead] = useState<Head>();
   const [finish, setFinish] = useState<Finish>();
   const [said, say] = useState({ lengthMm: '', diameterMm: '', threads: '', overMm: '' });
-  const number = (text: string) => (text.trim() ? Number(text.replace(',', '.')) : undefined);
+  const number = (text: string) => quantity(text, 'mm');
   const ask = useMutation({
     mutationFn: () =>
       answer(
         api.POST('/api/jobs/{job}/bench/what-is-it', {
-          params: { path: { job: bench.jobId } },
+          params: { path: { job: bench.unit.jobId } },
           body: {
             head,
             finish,
@@ -135,7 +136,7 @@ function Fit({
   press: (press: Press) => void;
   busy: boolean;
 }) {
-  const thing = bench.steps.flatMap((step) => step.things).find((one) => one.id === match.group.id);
+  const thing = bench.way.steps.flatMap((step) => step.things).find((one) => one.id === match.group.id);
   const from = (['LOST', 'TRAY', 'MISSING_ON_ARRIVAL'] as const).find(
     (account) => (thing?.accounts[account] ?? 0) > 0,
   );

@@ -25,7 +25,7 @@ export function moreKeys({
   other: Way;
   setForm: (form: Form) => void;
 } & Pick<Props, 'bench' | 'way' | 'step' | 'others' | 'turn' | 'choose' | 'press' | 'busy'>): MoreKey[] {
-  const opened = bench.lastIn !== undefined && !bench.closed;
+  const opened = bench.stand.lastIn !== undefined && !bench.stand.closed;
   const all: (MoreKey | false | undefined)[] = [
     step && {
       key: 'X',
@@ -50,7 +50,7 @@ export function moreKeys({
     closable && { key: 'I', words: 'Close for now', act: () => setForm('forNow'), off: false },
     way === 'IN' && step && { key: 'S', words: 'skip', act: () => setForm('skip'), off: false, small: true },
     way === 'IN' &&
-      bench.steps.length > 0 && {
+      bench.way.steps.length > 0 && {
         key: 'A',
         words: 'elsewhere',
         act: () => setForm('turn'),
@@ -67,10 +67,10 @@ export function moreKeys({
       small: true,
     },
     opened && { key: 'E', words: 'open ends', act: () => setForm('ends'), off: false, small: true },
-    bench.steps.length > 0 && {
+    bench.way.steps.length > 0 && {
       key: 'G',
       words: 'paper mat',
-      act: () => window.open(`/bench/${bench.jobId}/mat`, '_blank', 'noopener'),
+      act: () => window.open(`/bench/${bench.unit.jobId}/mat`, '_blank', 'noopener'),
       off: false,
       small: true,
     },

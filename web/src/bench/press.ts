@@ -136,6 +136,6 @@ const WORDS: Record<Press['act'], string> = {
 
 /** What was pressed, for somebody who waits for it to go through. */
 export function pressWords(press: Press, bench: Bench): string {
-  const step = 'step' in press ? bench.steps.find((one) => one.id === press.step)?.title : undefined;
+  const step = 'step' in press ? bench.way.steps.find((one) => one.id === press.step)?.title : undefined;
   return step ? `${step}: ${WORDS[press.act]}` : WORDS[press.act];
 }

@@ -23,7 +23,7 @@ function keptIn(at: string): Kept | undefined {
  */
 export function usePresses(bench: Bench, done: () => void) {
   const client = useQueryClient();
-  const job = bench.jobId;
+  const job = bench.unit.jobId;
   const at = place(useSession().data?.person?.id ?? 0, job);
   const [kept, setKept] = useState<Kept | undefined>(() => keptIn(at));
   const [stuck, setStuck] = useState<Problem>();

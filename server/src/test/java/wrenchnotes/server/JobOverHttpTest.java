@@ -95,14 +95,14 @@ class JobOverHttpTest {
         long job = shop.takenIn();
         shop.in(job, "lid");
         JsonNode open = shop.in(job, "deck").body();
-        assertThat(open.get("tallyWords").asString()).isEqualTo("4 fasteners, 1 plug, 1 loose piece");
+        assertThat(open.get("stand").get("tallyWords").asString()).isEqualTo("4 fasteners, 1 plug, 1 loose piece");
         JsonNode back = client.bench(job, "back", "").body();
-        assertThat(back.get("tallyWords").asString()).isEqualTo("4 fasteners");
+        assertThat(back.get("stand").get("tallyWords").asString()).isEqualTo("4 fasteners");
         client.bench(job, "back", "");
         JsonNode closed = client.get("/api/jobs/" + job + "/bench").body();
-        assertThat(closed.get("tally").get("fasteners").asInt()).isZero();
+        assertThat(closed.get("stand").get("tally").get("fasteners").asInt()).isZero();
         assertThat(closed.get("canStepBack").asBoolean()).isFalse();
-        assertThat(closed.get("closed").asBoolean())
+        assertThat(closed.get("stand").get("closed").asBoolean())
                 .as("it never was opened after all")
                 .isTrue();
         assertThat(strings(shop.sheet(job).body().get("story"), "words"))
@@ -212,7 +212,7 @@ class JobOverHttpTest {
         long job = SmallShop.taken(client.post("/api/jobs", coming));
         JsonNode accounts = shop.in(job, "lid")
                 .body()
-                .get("steps")
+                .at("/way/steps")
                 .get(0)
                 .get("things")
                 .get(0)

@@ -56,8 +56,8 @@ class RunsOverHttpTest {
         // Skipped with its reason: what needs it may be done all the same, and it need not go back.
         JsonNode skipped = client.bench(job, "steps/lid/skip", Map.of("reason", "was off when it came"))
                 .body();
-        assertThat(skipped.get("nextIn").asString()).isEqualTo("deck");
-        assertThat(shop.in(job, "deck").body().has("nextIn")).isFalse();
+        assertThat(skipped.get("way").get("nextIn").asString()).isEqualTo("deck");
+        assertThat(shop.in(job, "deck").body().get("way").has("nextIn")).isFalse();
         assertThat(shop.sheet(job).body().get("story").toString()).contains("Skipped: Lid off. was off when it came");
         client.bench(job, "pause", "");
         assertThat(client.get("/api/jobs/" + job + "/bench").body().get("run").has("pausedSince"))
@@ -197,7 +197,7 @@ class RunsOverHttpTest {
                 .isEqualTo("rework");
         JsonNode again =
                 client.bench(job, "start", start(true, List.of(), "WRONG_PART")).body();
-        assertThat(again.get("reworks").values())
+        assertThat(again.get("stand").get("reworks").values())
                 .extracting(JsonNode::asString)
                 .containsExactly("the wrong part was put in");
         assertThat(shop.sheet(job).body().get("rework").asInt()).isEqualTo(1);
@@ -270,7 +270,7 @@ class RunsOverHttpTest {
         client.bench(job, "came-off", cameOff("Back cover", 6, ""));
         JsonNode open = client.bench(job, "came-off", cameOff("Board", 2, "speaker plug, aerial"))
                 .body();
-        assertThat(open.get("tallyWords").asString()).isEqualTo("8 fasteners, 2 plugs");
+        assertThat(open.get("stand").get("tallyWords").asString()).isEqualTo("8 fasteners, 2 plugs");
         JsonNode notes = client.get("/api/revisions/" + revision + "/teardown").body();
         assertThat(notes.get("number").asLong()).isEqualTo(2);
         assertThat(notes.get("steps").values())

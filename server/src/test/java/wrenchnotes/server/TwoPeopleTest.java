@@ -171,13 +171,17 @@ class TwoPeopleTest {
         if (!now.has("run")) {
             return press("start", "{'targets':[],'off':true,'missing':[],'rework':'OTHER','words':''}", now);
         }
-        String step =
-                now.has("nextIn") && random.nextInt(4) > 0 ? now.get("nextIn").asString() : anyStep(now);
+        String step = now.get("way").has("nextIn") && random.nextInt(4) > 0
+                ? now.get("way").get("nextIn").asString()
+                : anyStep(now);
         return switch (random.nextInt(12)) {
             case 0, 1, 2, 3 -> press("steps/" + step + "/in", "{'found':[]}", now);
             case 4 ->
                 press(
-                        "steps/" + (now.has("nextOut") ? now.get("nextOut").asString() : step) + "/out",
+                        "steps/"
+                                + (now.get("way").has("nextOut")
+                                        ? now.get("way").get("nextOut").asString()
+                                        : step) + "/out",
                         "{'settled':[]}",
                         now);
             case 5 -> press("back", "{}", now);
@@ -226,10 +230,10 @@ class TwoPeopleTest {
     private void look(String what) {
         Client.Answer answer = bench.get("/api/jobs/" + job + "/bench");
         assertThat(answer.status()).as(what + " → " + answer.body()).isEqualTo(200);
-        assertThat(answer.body().get("status"))
+        assertThat(answer.body().get("stand").get("status"))
                 .as(what)
                 .isEqualTo(lead.get("/api/jobs/" + job).body().get("status"));
-        for (JsonNode step : answer.body().get("steps").values()) {
+        for (JsonNode step : answer.body().get("way").get("steps").values()) {
             for (JsonNode thing : step.get("things").values()) {
                 int sum = thing.get("accounts").values().stream()
                         .mapToInt(JsonNode::asInt)
@@ -241,13 +245,16 @@ class TwoPeopleTest {
 
     private String anyStep(JsonNode now) {
         List<String> ids = new ArrayList<>(STEPS);
-        now.get("steps").values().forEach(step -> ids.add(step.get("id").asString()));
+        now.get("way")
+                .get("steps")
+                .values()
+                .forEach(step -> ids.add(step.get("id").asString()));
         return any(ids);
     }
 
     private String anyThing(JsonNode now) {
         List<String> ids = new ArrayList<>(List.of("lid-p0"));
-        now.get("steps").values().forEach(step -> step.get("things")
+        now.get("way").get("steps").values().forEach(step -> step.get("things")
                 .values()
                 .forEach(thing -> ids.add(thing.get("id").asString())));
         return any(ids);

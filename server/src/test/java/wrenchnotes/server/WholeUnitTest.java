@@ -71,9 +71,9 @@ class WholeUnitTest {
                         .field())
                 .isEqualTo("fitted");
         JsonNode joined = client.bench(job, "fitted", pick).body();
-        assertThat(joined.get("nextIn").asString()).isEqualTo(player.belt + ":lid");
+        assertThat(joined.get("way").get("nextIn").asString()).isEqualTo(player.belt + ":lid");
         JsonNode inner = player.in(job, player.belt + ":lid").body();
-        assertThat(inner.get("tally").get("fasteners").asInt()).isEqualTo(8);
+        assertThat(inner.get("stand").get("tally").get("fasteners").asInt()).isEqualTo(8);
         assertThat(player.out(job, "deck").detail()).contains("must go back in before");
         assertThat(client.bench(job, "fitted", pick).detail()).contains("taken apart already");
         player.out(job, player.belt + ":lid");
@@ -143,7 +143,7 @@ class WholeUnitTest {
         long job = shop.takenIn();
         assertThat(client.get("/api/jobs/" + job + "/bench")
                         .body()
-                        .get("before")
+                        .at("/unit/before")
                         .asString())
                 .isEqualTo("tape out, then unplug");
         Map<String, Object> strange = body("watch", List.of(body("component", 99_999, "words", "look")));

@@ -1,6 +1,8 @@
 package wrenchnotes.core.bench;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -152,6 +154,26 @@ public final class Ledger {
     public Map<Account, Integer> accounts(String thing) {
         thing(thing);
         return Map.copyOf(accounts.get(thing));
+    }
+
+    /**
+     * What can become of a thing by hand: every move that {@link #with} allows now, from what is off the unit.
+     *
+     * @throws Invalid if the thing is not of this unit
+     */
+    public List<AllowedMove> allowed(String thing) {
+        List<AllowedMove> allowed = new ArrayList<>();
+        for (Map.Entry<Account, Integer> held : accounts(thing).entrySet()) {
+            Account from = held.getKey();
+            for (Account to : from.inPlace() ? EnumSet.noneOf(Account.class) : from.goesTo()) {
+                boolean never = to == Account.MISSING_ON_ARRIVAL;
+                int most = never ? Math.min(held.getValue(), uncounted(thing)) : held.getValue();
+                if (most > 0) {
+                    allowed.add(new AllowedMove(from, to, most));
+                }
+            }
+        }
+        return List.copyOf(allowed);
     }
 
     /** What is in the way of closing, thing by thing; empty exactly when the ledger balances. */

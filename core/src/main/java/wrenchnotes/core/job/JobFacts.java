@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.bench.CheckPlan;
+import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
@@ -18,8 +19,7 @@ import wrenchnotes.core.unit.Moment;
  * @param due when the unit is promised; empty if no day was named
  * @param openSteps steps in and not out again
  * @param lastIn when a step was last done on the way in; empty if the unit was never opened
- * @param closedAt when it was last closed through the gate
- * @param closedForNow why, if that was for now only
+ * @param closing when it was last closed through the gate
  * @param plan what the notes that it was opened with plan to be tested
  * @param rework how often it was closed for good and opened again
  * @param checks those that stand
@@ -32,8 +32,7 @@ public record JobFacts(
         Tally tally,
         int openSteps,
         Optional<Moment> lastIn,
-        Optional<Moment> closedAt,
-        Optional<String> closedForNow,
+        Optional<Closing> closing,
         Overview plan,
         int rework,
         CheckRecord checks,
@@ -43,8 +42,7 @@ public record JobFacts(
 
     /** Whether the unit's covers are on: never opened, or closed through the gate since. */
     public boolean closed() {
-        return lastIn.isEmpty()
-                || closedAt.map(at -> !at.isBefore(lastIn.get())).orElse(false);
+        return Closing.coversOn(lastIn, closing);
     }
 
     /** What keeps the unit from being handed over; empty if nothing does. */
@@ -54,7 +52,7 @@ public record JobFacts(
 
     /** Why the unit is closed for now only; empty if it is open, or closed for good. */
     public Optional<String> standsForNow() {
-        return lastIn.isPresent() && closed() ? closedForNow : Optional.empty();
+        return lastIn.isPresent() && closed() ? closing.flatMap(Closing::forNow) : Optional.empty();
     }
 
     /** What the plan says to be tested after closing and was not. */

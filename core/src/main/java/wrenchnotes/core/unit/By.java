@@ -1,7 +1,6 @@
-package wrenchnotes.server.ground;
+package wrenchnotes.core.unit;
 
 import java.time.Instant;
-import wrenchnotes.core.unit.Moment;
 
 /**
  * Who writes, and when.

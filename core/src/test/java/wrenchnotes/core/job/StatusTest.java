@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
@@ -33,8 +34,7 @@ class StatusTest {
     private Tally tally = Tally.NONE;
     private int openSteps;
     private Optional<Moment> lastIn = Optional.empty();
-    private Optional<Moment> closedAt = Optional.empty();
-    private Optional<String> closedForNow = Optional.empty();
+    private Optional<Closing> closing = Optional.empty();
     private Overview plan = Overview.NONE;
     private Optional<OutcomeGiven> outcome = Optional.empty();
     private Optional<Instant> handedOver = Optional.empty();
@@ -60,7 +60,7 @@ class StatusTest {
         assertStands(Standing.TO_CLOSE, "Back together: close it up");
 
         later(10);
-        closedAt = Optional.of(moment());
+        closing = Optional.of(new Closing(moment(), Optional.empty()));
         assertStands(Standing.TO_CHECK, "Closed: check it before it goes");
 
         later(10);
@@ -124,7 +124,7 @@ class StatusTest {
         openSteps = 0;
         tally = Tally.NONE;
         later(5);
-        closedAt = Optional.of(moment());
+        closing = Optional.of(new Closing(moment(), Optional.empty()));
         later(5);
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         assertThat(facts().inTheWayOfHandover())
@@ -179,7 +179,7 @@ class StatusTest {
         later(20);
         openSteps = 0;
         tally = Tally.NONE;
-        closedAt = Optional.of(moment());
+        closing = Optional.of(new Closing(moment(), Optional.empty()));
         later(5);
     }
 
@@ -199,8 +199,7 @@ class StatusTest {
         later(20);
         check(Stage.BEFORE_CLOSING, Verdict.PASSED);
         later(5);
-        closedAt = Optional.of(moment());
-        closedForNow = Optional.of("the owner needs it until the belt comes");
+        closing = Optional.of(new Closing(moment(), Optional.of("the owner needs it until the belt comes")));
         tally = new Tally(0, 0, 0, 0, 1);
         assertStands(
                 Standing.CLOSED_FOR_NOW, "Closed for now, 1 thing left out: the owner needs it until the belt comes");
@@ -225,7 +224,7 @@ class StatusTest {
                 null);
         opens(0, Tally.NONE);
         later(20);
-        closedAt = Optional.of(moment());
+        closing = Optional.of(new Closing(moment(), Optional.empty()));
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         ends(Outcome.FIXED);
         assertThat(facts().inTheWayOfHandover())
@@ -272,8 +271,7 @@ class StatusTest {
                 tally,
                 openSteps,
                 lastIn,
-                closedAt,
-                closedForNow,
+                closing,
                 plan,
                 0,
                 new CheckRecord(checks),

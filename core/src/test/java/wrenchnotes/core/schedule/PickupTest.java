@@ -12,6 +12,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
@@ -108,7 +109,6 @@ class PickupTest {
                 0,
                 Optional.empty(),
                 Optional.empty(),
-                Optional.empty(),
                 Overview.NONE,
                 0,
                 new CheckRecord(List.of()),
@@ -126,8 +126,10 @@ class PickupTest {
         Tally tally = opened && random.nextInt(3) == 0
                 ? new Tally(random.nextInt(5), random.nextInt(2), random.nextInt(2), random.nextInt(2), 0)
                 : Tally.NONE;
-        Optional<Moment> closedAt = opened && random.nextBoolean()
-                ? lastIn.map(moment -> moment(moment.at().plusSeconds(600)))
+        Optional<Closing> closing = opened && random.nextBoolean()
+                ? lastIn.map(moment -> new Closing(
+                        moment(moment.at().plusSeconds(600)),
+                        random.nextInt(4) == 0 ? Optional.of("owner needs it") : Optional.empty()))
                 : Optional.empty();
         List<Check> checks = new ArrayList<>();
         for (int n = random.nextInt(4); n > 0; n--) {
@@ -167,8 +169,7 @@ class PickupTest {
                 tally,
                 openSteps,
                 lastIn,
-                closedAt,
-                closedAt.isPresent() && random.nextInt(4) == 0 ? Optional.of("owner needs it") : Optional.empty(),
+                closing,
                 Overview.NONE,
                 0,
                 new CheckRecord(checks),

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
 import wrenchnotes.core.teardown.Head;
@@ -32,10 +33,10 @@ public class BenchApi {
 
     private final BenchService service;
     private final DraftService draft;
-    private final Press press;
+    private final Presses press;
     private final Snapshot snapshot;
 
-    BenchApi(BenchService service, DraftService draft, Press press, Snapshot snapshot) {
+    BenchApi(BenchService service, DraftService draft, Presses press, Snapshot snapshot) {
         this.service = service;
         this.draft = draft;
         this.press = press;
@@ -52,8 +53,9 @@ public class BenchApi {
             Optional<Basis> basis,
             Optional<Boolean> acknowledged) {
 
-        BenchService.CameOff said() {
-            return new BenchService.CameOff(
+        Press.StepIn of(String step) {
+            return new Press.StepIn(
+                    step,
                     found.stream().map(FoundThing::takenOff).toList(),
                     basis.orElse(Basis.COUNTED),
                     acknowledged.orElse(false));
@@ -117,7 +119,7 @@ public class BenchApi {
     @PostMapping("/steps/{step}/in")
     BenchView stepIn(
             @PathVariable long job, @PathVariable String step, Seen seen, @Valid @RequestBody InSaid said, Pen pen) {
-        return press.of(job, said, pen, by -> service.stepIn(by, job, seen, step, said.said()));
+        return press.of(job, said, pen, by -> service.stepIn(by, job, seen, said.of(step)));
     }
 
     @PostMapping("/steps/{step}/out")

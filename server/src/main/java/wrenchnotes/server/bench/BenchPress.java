@@ -1,11 +1,10 @@
 package wrenchnotes.server.bench;
 
 import java.util.List;
-import java.util.Optional;
-import wrenchnotes.core.bench.Move;
-import wrenchnotes.server.bench.BenchStore.Direction;
-import wrenchnotes.server.bench.BenchStore.StepEntry;
-import wrenchnotes.server.ground.By;
+import java.util.Map;
+import wrenchnotes.core.bench.Press;
+import wrenchnotes.core.bench.Pressed;
+import wrenchnotes.core.unit.By;
 
 /**
  * One press on the bench, while it is made: loaded once, and what is written is added to what was loaded, so that the answer
@@ -40,30 +39,66 @@ final class BenchPress {
         now = next;
     }
 
-    StepEntry step(String step, Direction direction, Optional<Long> undoes) {
-        StepEntry entry = benches.store().addStep(by, job(), step, direction, undoes);
-        now = now.plus(entry);
-        return entry;
+    /** What was kept of a press: the number that the job's story knows it by, and its words. */
+    record Kept(long id, String words) {}
+
+    /** Makes it and keeps it, without telling. */
+    Kept keep(Press press) {
+        if (press.goesByNotes()) {
+            benches.pin(this);
+        }
+        Pressed pressed = now.run().press(press, by);
+        long id = benches.recorder().keep(by, now, pressed.entered());
+        now = now.with(pressed.next());
+        return new Kept(id, pressed.words());
     }
 
-    /** Moves, each of which the ledger allows after those before it. */
-    void post(Optional<Long> stepEntry, List<Move> moves) {
-        var ledger = now.ledger();
-        for (Move move : moves) {
-            ledger = ledger.with(move);
-        }
-        enter(stepEntry, moves.stream().map(BenchStore.NewMove::plain).toList());
+    /** Makes it, keeps it and tells of it. */
+    BenchState make(Press press) {
+        Kept kept = keep(press);
+        return done(subject(press), kept.id(), kept.words(), after(press));
     }
 
-    void enter(Optional<Long> stepEntry, List<BenchStore.NewMove> moves) {
-        if (!moves.isEmpty()) {
-            now = now.plus(benches.store().addMoves(by, job(), stepEntry, now.ledger(), moves));
+    private static String subject(Press press) {
+        if (press instanceof Press.StepIn || press instanceof Press.StepOut || press instanceof Press.StepBack) {
+            return "step";
         }
+        if (press instanceof Press.Pause || press instanceof Press.GoOn) {
+            return "pause";
+        }
+        if (press instanceof Press.Begin || press instanceof Press.Turn) {
+            return "run";
+        }
+        if (press instanceof Press.Skip) {
+            return "skip";
+        }
+        return press instanceof Press.Close ? "closing" : "ledger";
+    }
+
+    private Object after(Press press) {
+        List<String> open = now.run().way().open();
+        if (press instanceof Press.StepIn in) {
+            return Map.of("step", in.step(), "open", open);
+        }
+        if (press instanceof Press.StepOut out) {
+            return Map.of("step", out.step(), "open", open);
+        }
+        if (press instanceof Press.StepBack) {
+            return Map.of("open", open);
+        }
+        return press instanceof Press.Close close
+                ? Map.of("forNow", close.forNow().isPresent())
+                : press;
     }
 
     /** Tells the story and makes every sight of the bench up to now an older one. */
     BenchState done(String subject, long subjectId, String words, Object after) {
         benches.told(by, job(), subject, subjectId, words, after);
+        return unsaid();
+    }
+
+    /** As {@link #done}, of what tells its own story. */
+    BenchState unsaid() {
         now = now.pressed(by);
         return now;
     }

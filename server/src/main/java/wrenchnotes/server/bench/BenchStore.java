@@ -3,41 +3,25 @@ package wrenchnotes.server.bench;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Basis;
+import wrenchnotes.core.bench.Direction;
 import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.LedgerEntry;
 import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Thing;
-import wrenchnotes.core.unit.Moment;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.ground.Stored;
 
 /** Entries of the bench: steps and ledger. Nothing here is ever changed; an entry is undone by its opposite. */
 @Component
 public class BenchStore {
-
-    enum Direction {
-        IN,
-        OUT
-    }
-
-    /** @param undoes the entry that this one takes back */
-    record StepEntry(long id, String step, Direction direction, Optional<Long> undoes, Moment moment) {}
-
-    record LedgerEntry(long id, Optional<Long> stepEntry, Move move, Optional<Long> undoes, Moment moment) {}
-
-    /** @param undoes the entry that this one takes back */
-    record NewMove(Move move, Optional<Long> undoes) {
-        static NewMove plain(Move move) {
-            return new NewMove(move, Optional.empty());
-        }
-    }
 
     private final JdbcClient jdbc;
 
@@ -127,26 +111,26 @@ public class BenchStore {
                 .optional();
     }
 
-    StepEntry addStep(By by, long job, String step, Direction direction, Optional<Long> undoes) {
-        long id = Sql.inserted(jdbc.sql("""
+    /** @return its number */
+    long addStep(By by, long job, StepEntry entry) {
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO step_entry (job_id, step, direction, undoes, moment, at, by)
                                 VALUES (:job, :step, :direction, :undoes, :moment, :at, :by)
                                 """)
                 .param("job", job)
-                .param("step", step)
-                .param("direction", direction.name())
-                .param("undoes", undoes.orElse(null))
+                .param("step", entry.step())
+                .param("direction", entry.direction().name())
+                .param("undoes", entry.undoes().orElse(null))
                 .param("moment", by.moment().number())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
-        return new StepEntry(id, step, direction, undoes, by.moment());
     }
 
-    /**
-     * All moves of one press, at least one, in one statement. Within a statement of the only writer SQLite gives ascending ids,
-     * each one more than the last.
-     */
-    List<LedgerEntry> addMoves(By by, long job, Optional<Long> stepEntry, Ledger things, List<NewMove> moves) {
+    /** All moves of one press, in one statement. */
+    void addMoves(By by, long job, Optional<Long> stepEntry, Ledger things, List<LedgerEntry> moves) {
+        if (moves.isEmpty()) {
+            return;
+        }
         List<List<Object>> rows = moves.stream()
                 .map(one -> Arrays.<Object>asList(
                         one.move().thing(),
@@ -158,28 +142,20 @@ public class BenchStore {
                         one.move().basis().name(),
                         one.undoes().orElse(null)))
                 .toList();
-        long last = Sql.inserted(jdbc.sql("""
-                                INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
-                                                          count, reason, basis, undoes, moment, at, by)
-                                SELECT :job, :stepEntry, value ->> 0, value ->> 1, value ->> 2, value ->> 3,
-                                       value ->> 4, value ->> 5, value ->> 6, value ->> 7, :moment, :at, :by
-                                FROM json_each(:rows)
-                                """)
+        jdbc.sql("""
+                        INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
+                                                  count, reason, basis, undoes, moment, at, by)
+                        SELECT :job, :stepEntry, value ->> 0, value ->> 1, value ->> 2, value ->> 3,
+                               value ->> 4, value ->> 5, value ->> 6, value ->> 7, :moment, :at, :by
+                        FROM json_each(:rows)
+                        """)
                 .param("job", job)
                 .param("stepEntry", stepEntry.orElse(null))
                 .param("rows", Stored.text(rows))
                 .param("moment", by.moment().number())
                 .param("at", by.at().toEpochMilli())
-                .param("by", by.person()));
-        long first = last - moves.size() + 1;
-        return IntStream.range(0, moves.size())
-                .mapToObj(at -> new LedgerEntry(
-                        first + at,
-                        stepEntry,
-                        moves.get(at).move(),
-                        moves.get(at).undoes(),
-                        by.moment()))
-                .toList();
+                .param("by", by.person())
+                .update();
     }
 
     private static String kind(Thing thing) {

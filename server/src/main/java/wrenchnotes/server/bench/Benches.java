@@ -1,18 +1,16 @@
 package wrenchnotes.server.bench;
 
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.bench.Account;
-import wrenchnotes.core.bench.Move;
-import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.bench.Press;
+import wrenchnotes.core.bench.Run;
+import wrenchnotes.core.bench.RunLog;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
-import wrenchnotes.core.teardown.Thing;
-import wrenchnotes.core.unit.Refused;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.bench.BenchStore.FittedEntry;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.ArrivalStore;
@@ -31,6 +29,7 @@ class Benches {
     private final NotesStore notes;
     private final Inside inside;
     private final Journal journal;
+    private final Recorder recorder;
     private final Clock clock;
 
     Benches(
@@ -42,6 +41,7 @@ class Benches {
             NotesStore notes,
             Inside inside,
             Journal journal,
+            Recorder recorder,
             Clock clock) {
         this.store = store;
         this.runs = runs;
@@ -51,11 +51,12 @@ class Benches {
         this.notes = notes;
         this.inside = inside;
         this.journal = journal;
+        this.recorder = recorder;
         this.clock = clock;
     }
 
-    BenchStore store() {
-        return store;
+    Recorder recorder() {
+        return recorder;
     }
 
     BenchState state(long id) {
@@ -63,15 +64,8 @@ class Benches {
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
         List<FittedEntry> fitted = store.fitted(id);
-        BenchRuns all = new BenchRuns(runs.runs(id));
-        return BenchState.of(
-                job,
-                version,
-                fitted,
-                inside.joined(version.teardown(), fitted),
-                all,
-                store.steps(id),
-                store.ledger(id));
+        RunLog log = new RunLog(runs.runs(id), store.steps(id), store.ledger(id));
+        return new BenchState(job, version, fitted, Run.replayed(inside.joined(version.teardown(), fitted), log));
     }
 
     /** The bench, for a press that has seen it as it is now. */
@@ -82,46 +76,35 @@ class Benches {
         return new BenchPress(this, now, state);
     }
 
-    /** As {@link #changeable}, on a run that is under way. */
+    /** As {@link #changeable}, on a run that is under way; its clock goes on. */
     BenchPress running(By by, long id, Seen seen) {
         BenchPress press = changeable(by, id, seen);
-        if (press.now().run().isEmpty()) {
-            throw Refused.because("Start the run first: say that the unit is off and unplugged.");
-        }
-        if (press.now().runs().pausedSince().isPresent()) {
-            runs.goOn(press.by(), id);
-            press.is(press.now().with(press.now().runs().goneOn()));
-        }
+        press.keep(new Press.GoOn());
         return press;
     }
 
-    /** As {@link #running}, for a press that makes an entry: the job goes by its notes from its first entry on. */
-    BenchPress entering(By by, long id, Seen seen) {
-        BenchPress press = running(by, id, seen);
+    /** Keeps the notes as they are now for this job, if it has none yet, and enters what was missing on arrival. */
+    void pin(BenchPress press) {
         pin(press, List.of());
-        return press;
     }
 
-    /**
-     * Keeps the notes as they are now for this job, if it has none yet, and enters what was missing on arrival.
-     *
-     * @param counted what is counted missing now, in the stead of what was said of the same thing on arrival
-     */
-    void pin(BenchPress press, List<RunService.CountedMissing> counted) {
+    /** @param counted what is counted missing now, in the stead of what was said of the same thing on arrival */
+    void pin(BenchPress press, List<Press.CountedMissing> counted) {
         BenchState state = press.now();
         if (state.opened() || state.notes().number() == 0) {
             return;
         }
         jobs.openWith(press.job(), state.notes().id());
-        press.is(state.pinned(state.notes(), state.teardown()));
-        List<String> again =
-                counted.stream().map(RunService.CountedMissing::thing).toList();
-        missing(
-                press,
-                arrivals.missing(press.job()).stream()
-                        .filter(thing -> !again.contains(thing.thing()))
-                        .map(thing -> new RunService.CountedMissing(thing.thing(), thing.count()))
-                        .toList());
+        press.is(state.pinned(state.notes(), state.run().notes()));
+        List<String> again = counted.stream().map(Press.CountedMissing::thing).toList();
+        List<Press.CountedMissing> missing = new ArrayList<>(arrivals.missing(press.job()).stream()
+                .filter(thing -> !again.contains(thing.thing()))
+                .map(thing -> new Press.CountedMissing(thing.thing(), thing.count()))
+                .toList());
+        missing.addAll(counted);
+        if (!missing.isEmpty()) {
+            press.keep(new Press.CountMissing(missing));
+        }
     }
 
     /** The job goes by a later version of its own notes, which has all that the one before had. */
@@ -131,24 +114,8 @@ class Benches {
                 .pinned(version, inside.joined(version.teardown(), press.now().fitted())));
     }
 
-    /** Enters what is missing of the things that the notes know. */
-    void missing(BenchPress press, List<RunService.CountedMissing> missing) {
-        List<String> known =
-                press.now().teardown().things().stream().map(Thing::id).toList();
-        press.post(
-                Optional.empty(),
-                missing.stream()
-                        .filter(thing -> known.contains(thing.thing()))
-                        .map(thing -> Move.of(thing.thing(), Account.FITTED, Account.MISSING_ON_ARRIVAL, thing.count()))
-                        .toList());
-    }
-
     Beside beside(BenchState state) {
         return beside.beside(state.job().id(), state.job().revisionId());
-    }
-
-    JobFacts facts(BenchState state) {
-        return state.facts(beside(state));
     }
 
     BenchView view(BenchState state) {

@@ -2,11 +2,11 @@ package wrenchnotes.server.bench;
 
 import java.util.List;
 import java.util.Optional;
+import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.outcome.OutcomeGiven;
-import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.bench.EndsStore.FragmentTally;
 import wrenchnotes.server.bench.EndsStore.Temporary;
 
@@ -27,9 +27,6 @@ record Beside(
         List<FragmentTally> fragments,
         List<Long> lookedAt,
         List<Usual> usual) {
-
-    /** @param forNow why it was for now only; empty if it was for good */
-    record Closing(Moment moment, Optional<String> forNow) {}
 
     /** How many of the last jobs of a revision that were handed over, and in how many of them a component was at fault. */
     record Usual(long component, String name, int jobs, int of) {}

@@ -7,6 +7,7 @@ import java.util.function.Function;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
+import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Fragments;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
@@ -96,8 +97,8 @@ class BesideStore {
                 HoldKind.valueOf(text(row, 0)), text(row, 1), at(row, 2), instant(row.get(3)), instant(row.get(4)));
     }
 
-    private static Beside.Closing closing(JsonNode row) {
-        return new Beside.Closing(
+    private static Closing closing(JsonNode row) {
+        return new Closing(
                 moment(row, 0),
                 Optional.of(row.get(2)).filter(JsonNode::isString).map(JsonNode::asString));
     }

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Press;
+import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.FastenerGroup;
@@ -18,9 +20,9 @@ import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.teardown.ModelService;
 import wrenchnotes.server.teardown.NotesStore;
@@ -41,14 +43,12 @@ class DraftService {
 
     private final Benches benches;
     private final RunStore runs;
-    private final BenchService bench;
     private final NotesStore notes;
     private final ModelService models;
 
-    DraftService(Benches benches, RunStore runs, BenchService bench, NotesStore notes, ModelService models) {
+    DraftService(Benches benches, RunStore runs, NotesStore notes, ModelService models) {
         this.benches = benches;
         this.runs = runs;
-        this.bench = bench;
         this.notes = notes;
         this.models = models;
     }
@@ -66,7 +66,7 @@ class DraftService {
     BenchState cameOff(By by, long job, Seen seen, Off off) {
         BenchPress press = benches.running(by, job, seen);
         BenchState state = press.now();
-        if (state.way().nextIn().isPresent()) {
+        if (state.run().way().nextIn().isPresent()) {
             throw Refused.because("The notes know what comes next: do that step, or say that the notes are wrong.");
         }
         NotesStore.Version newest = notes.newest(state.job().revisionId());
@@ -91,15 +91,15 @@ class DraftService {
             press.is(press.now().pressed(press.by()));
         }
         benches.goBy(press, saved);
-        return bench.stepIn(press, step.id(), BenchService.CameOff.AS_THE_NOTES_SAY);
+        return press.make(Press.StepIn.asTheNotesSay(step.id()));
     }
 
     /** Since the last step or the beginning of the run, whichever is later, pauses left out. */
     private double minutes(long job, BenchState state, Instant now) {
-        Instant begun = state.run().orElseThrow().started().at();
-        Instant since = state.steps().isEmpty()
-                ? begun
-                : state.steps().get(state.steps().size() - 1).moment().at();
+        Instant begun = state.run().underWay().orElseThrow().started().at();
+        List<StepEntry> steps = state.run().log().steps();
+        Instant since =
+                steps.isEmpty() ? begun : steps.get(steps.size() - 1).moment().at();
         Instant from = since.isBefore(begun) ? begun : since;
         Duration worked = Duration.between(from, now).minus(runs.paused(job, from));
         double minutes = Math.round(worked.toSeconds() / 30.0) / 2.0;

@@ -32,7 +32,7 @@ class EndsApi {
     private final EndsService service;
     private final Benches benches;
     private final DrawerStore drawers;
-    private final Press press;
+    private final Presses press;
     private final OpenPlaces places;
     private final Snapshot snapshot;
 
@@ -40,7 +40,7 @@ class EndsApi {
             EndsService service,
             Benches benches,
             DrawerStore drawers,
-            Press press,
+            Presses press,
             OpenPlaces places,
             Snapshot snapshot) {
         this.service = service;
@@ -102,7 +102,7 @@ class EndsApi {
     @GetMapping("/things/{thing}/parts")
     List<FittingPart> fitting(@PathVariable long job, @PathVariable String thing) {
         return snapshot.read(() -> {
-            Thing wanted = benches.state(job).ledger().thing(thing);
+            Thing wanted = benches.state(job).run().ledger().thing(thing);
             String words =
                     wanted instanceof FastenerGroup group ? group.label() + ", " + group.words() : wanted.label();
             return drawers.parts().stream()

@@ -5,7 +5,7 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Fragments;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Sql;
 
 /** What no account of the ledger holds: what is so for a test only, fragments, and what was looked at and is good. */

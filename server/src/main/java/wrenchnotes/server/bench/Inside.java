@@ -3,7 +3,6 @@ package wrenchnotes.server.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Teardown;
@@ -57,8 +56,8 @@ public class Inside {
     /** The sub-assemblies that open steps expose. */
     List<SubAssembly> seen(BenchState state) {
         List<SubAssembly> seen = new ArrayList<>();
-        List<Long> exposed = state.way().open().stream()
-                .flatMap(step -> state.teardown().step(step).exposes().stream())
+        List<Long> exposed = state.run().way().open().stream()
+                .flatMap(step -> state.run().notes().step(step).exposes().stream())
                 .distinct()
                 .toList();
         models.withModelInside(exposed).forEach(component -> component.inside().ifPresent(model -> {
@@ -84,16 +83,6 @@ public class Inside {
         return seen;
     }
 
-    /** Whether any entry of the job goes by the notes of the variant that it is said to be. */
-    private static boolean begun(BenchState state, long component) {
-        return Stream.of(
-                        state.steps().stream().map(BenchStore.StepEntry::step),
-                        state.entries().stream().map(entry -> entry.move().thing()),
-                        state.runs().all().stream().flatMap(run -> run.skipped().stream()))
-                .flatMap(ids -> ids)
-                .anyMatch(id -> Assembled.belongsTo(component, id));
-    }
-
     /**
      * Says which variant it is; may be put right while nothing of it was taken apart.
      *
@@ -104,14 +93,14 @@ public class Inside {
         ModelStore.ModelComponent what = models.component(component);
         NotesStore.Version version = notes.newest(revision);
         assembly.fitted(what, revision, version);
-        if (state.way().open().stream()
-                .noneMatch(step -> state.teardown().step(step).exposes().contains(component))) {
+        if (state.run().way().open().stream()
+                .noneMatch(step -> state.run().notes().step(step).exposes().contains(component))) {
             throw Refused.because("The " + what.name() + " cannot be seen yet: open the way to it first.");
         }
         if (version.number() == 0) {
             throw Refused.because("There are no notes for that one yet. Write the first step under Models.");
         }
-        if (begun(state, component)) {
+        if (state.run().hasEntriesInside(component)) {
             throw Refused.because("The " + what.name()
                     + " was taken apart already as another variant: its ledger goes by those notes.");
         }

@@ -17,6 +17,7 @@ public class OpenPlaces {
     }
 
     public ScrewMatch.Answer of(long job, ScrewMatch.Known known) {
-        return snapshot.read(() -> ScrewMatch.rank(known, benches.state(job).ledger()));
+        return snapshot.read(
+                () -> ScrewMatch.rank(known, benches.state(job).run().ledger()));
     }
 }

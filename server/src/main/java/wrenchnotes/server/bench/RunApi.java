@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.server.bench.RunService.Offer;
 import wrenchnotes.server.ground.Pen;
@@ -23,9 +24,9 @@ import wrenchnotes.server.ground.Seen;
 @RequestMapping("/api/jobs/{job}/bench")
 class RunApi {
     private final RunService service;
-    private final Press press;
+    private final Presses press;
 
-    RunApi(RunService service, Press press) {
+    RunApi(RunService service, Presses press) {
         this.service = service;
         this.press = press;
     }
@@ -59,7 +60,7 @@ class RunApi {
                     new AimSaid(targets, offer).aim(),
                     off,
                     missing.stream()
-                            .map(one -> new RunService.CountedMissing(one.thing(), one.count()))
+                            .map(one -> new Press.CountedMissing(one.thing(), one.count()))
                             .toList(),
                     rework,
                     words);
@@ -112,11 +113,11 @@ class RunApi {
 
     @PostMapping("/close")
     BenchView close(@PathVariable long job, Seen seen, Pen pen) {
-        return press.of(job, "close", pen, by -> service.close(by, job, seen));
+        return press.of(job, "close", pen, by -> service.close(by, job, seen, Optional.empty()));
     }
 
     @PostMapping("/close-for-now")
     BenchView closeForNow(@PathVariable long job, Seen seen, @Valid @RequestBody WhySaid said, Pen pen) {
-        return press.of(job, said, pen, by -> service.closeForNow(by, job, seen, said.reason()));
+        return press.of(job, said, pen, by -> service.close(by, job, seen, Optional.of(said.reason())));
     }
 }

@@ -5,14 +5,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.bench.Rework;
-import wrenchnotes.core.unit.Moment;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.bench.RunRecord;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Sql;
 
 /** Runs of a job: from "off and unplugged" to closing. */
@@ -21,75 +20,6 @@ class RunStore {
 
     private static final TypeReference<List<Long>> TARGETS = new TypeReference<>() {};
     private static final TypeReference<List<String>> ROUTE = new TypeReference<>() {};
-
-    /**
-     * @param targets components to reach; none for the whole of it
-     * @param route ids of the steps to do, in order; none for all of the notes in theirs
-     * @param leftOffSince since when the unit was without power, if a caution asked for it
-     * @param skipped steps passed over
-     * @param pausedSince empty unless the clock stands still
-     * @param rework why a unit that was closed for good was opened again; empty on a first run and after a closing for now
-     */
-    record Run(
-            long id,
-            List<Long> targets,
-            List<String> route,
-            Set<String> skipped,
-            Optional<Instant> pausedSince,
-            Optional<Instant> leftOffSince,
-            Optional<Rework> rework,
-            String words,
-            Moment started,
-            String startedBy,
-            Optional<Long> closing) {
-
-        Run turned(List<Long> others, List<String> way) {
-            return new Run(
-                    id, others, way, skipped, pausedSince, leftOffSince, rework, words, started, startedBy, closing);
-        }
-
-        Run passedOver(String step) {
-            Set<String> more = new TreeSet<>(skipped);
-            more.add(step);
-            return new Run(
-                    id, targets, route, more, pausedSince, leftOffSince, rework, words, started, startedBy, closing);
-        }
-
-        Run pausedSince(Optional<Instant> since) {
-            return new Run(
-                    id, targets, route, skipped, since, leftOffSince, rework, words, started, startedBy, closing);
-        }
-
-        Run leftOff(Instant since) {
-            return new Run(
-                    id,
-                    targets,
-                    route,
-                    skipped,
-                    pausedSince,
-                    Optional.of(since),
-                    rework,
-                    words,
-                    started,
-                    startedBy,
-                    closing);
-        }
-
-        Run closed(long by) {
-            return new Run(
-                    id,
-                    targets,
-                    route,
-                    skipped,
-                    pausedSince,
-                    leftOffSince,
-                    rework,
-                    words,
-                    started,
-                    startedBy,
-                    Optional.of(by));
-        }
-    }
 
     private final JdbcClient jdbc;
     private final JsonMapper json;
@@ -100,7 +30,7 @@ class RunStore {
     }
 
     /** Oldest first; at most the last one is not closed. */
-    List<Run> runs(long job) {
+    List<RunRecord> runs(long job) {
         return jdbc.sql("""
                         SELECT run.id, targets, route, left_off_since, rework, words, started_moment, started_at, closing_id,
                                (SELECT json_group_array(DISTINCT step) FROM skip WHERE run_id = run.id) AS skipped,
@@ -111,18 +41,19 @@ class RunStore {
                         ORDER BY run.id
                         """)
                 .param("job", job)
-                .query((row, n) -> new Run(
+                .query((row, n) -> new RunRecord(
                         row.getLong("id"),
-                        list(row.getString("targets"), TARGETS),
-                        list(row.getString("route"), ROUTE),
+                        new RunRecord.Route(
+                                list(row.getString("targets"), TARGETS), list(row.getString("route"), ROUTE)),
                         Set.copyOf(list(row.getString("skipped"), ROUTE)),
                         Sql.when(row, "paused_since"),
                         Sql.when(row, "left_off_since"),
-                        Optional.ofNullable(row.getString("rework")).map(Rework::valueOf),
-                        row.getString("words"),
+                        new RunRecord.Why(
+                                Optional.ofNullable(row.getString("rework")).map(Rework::valueOf),
+                                row.getString("words")),
                         Sql.moment(row, "started_moment", "started_at"),
                         row.getString("started_by"),
-                        Sql.id(row, "closing_id")))
+                        Sql.id(row, "closing_id").isPresent()))
                 .list();
     }
 
@@ -131,37 +62,26 @@ class RunStore {
         return text.equals("[]") ? List.of() : json.readValue(text, type);
     }
 
-    Run add(By by, long job, List<Long> targets, List<String> route, Optional<Rework> rework, String words) {
-        long id = Sql.inserted(jdbc.sql("""
+    /** @return its number */
+    long add(By by, long job, RunRecord run) {
+        return Sql.inserted(jdbc.sql("""
                                 INSERT INTO run (job_id, targets, route, rework, words, started_moment, started_at, started_by)
                                 VALUES (:job, :targets, :route, :rework, :words, :moment, :at, :by)
                                 """)
                 .param("job", job)
-                .param("targets", json.writeValueAsString(targets))
-                .param("route", json.writeValueAsString(route))
-                .param("rework", rework.map(Enum::name).orElse(null))
-                .param("words", words)
+                .param("targets", json.writeValueAsString(run.route().targets()))
+                .param("route", json.writeValueAsString(run.route().steps()))
+                .param("rework", run.why().rework().map(Enum::name).orElse(null))
+                .param("words", run.why().words())
                 .param("moment", by.moment().number())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
-        return new Run(
-                id,
-                targets,
-                route,
-                Set.of(),
-                Optional.empty(),
-                Optional.empty(),
-                rework,
-                words,
-                by.moment(),
-                by.name(),
-                Optional.empty());
     }
 
-    void turn(long run, List<Long> targets, List<String> route) {
+    void turn(long run, RunRecord.Route route) {
         jdbc.sql("UPDATE run SET targets = :targets, route = :route WHERE id = :run")
-                .param("targets", json.writeValueAsString(targets))
-                .param("route", json.writeValueAsString(route))
+                .param("targets", json.writeValueAsString(route.targets()))
+                .param("route", json.writeValueAsString(route.steps()))
                 .param("run", run)
                 .update();
     }

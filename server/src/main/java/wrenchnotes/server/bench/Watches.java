@@ -13,7 +13,7 @@ final class Watches {
 
     static List<BenchView.Watch> of(BenchState state, List<Long> looked, List<Beside.Usual> usual) {
         Map<Long, List<String>> words = new LinkedHashMap<>();
-        for (WatchPoint point : state.teardown().overview().watch()) {
+        for (WatchPoint point : state.run().notes().overview().watch()) {
             words.computeIfAbsent(point.component(), id -> new ArrayList<>()).add(point.words());
         }
         for (Beside.Usual one : usual) {

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 

@@ -6,8 +6,8 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Tag;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Move;
+import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
@@ -107,8 +108,7 @@ class DemoBench {
                         turn.by(turn.bencher),
                         turn.job(),
                         turn.seen(),
-                        step,
-                        new BenchService.CameOff(List.of(), Basis.COUNTED, true));
+                        new Press.StepIn(step, List.of(), Basis.COUNTED, true));
             }
         }
 
@@ -214,7 +214,7 @@ class DemoBench {
                 bench.stepOut(turn.by(turn.bencher), turn.job(), turn.seen(), steps.get(n), cut(steps.get(n)));
             }
             turn.later(1);
-            runs.close(turn.by(turn.bencher), turn.job(), turn.seen());
+            runs.close(turn.by(turn.bencher), turn.job(), turn.seen(), Optional.empty());
             turn.later(5);
         }
 

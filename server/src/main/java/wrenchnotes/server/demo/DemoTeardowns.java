@@ -11,7 +11,7 @@ import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.photo.PhotoStore;

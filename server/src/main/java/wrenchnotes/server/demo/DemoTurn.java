@@ -10,8 +10,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicLong;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Moment;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.SignedIn;
 

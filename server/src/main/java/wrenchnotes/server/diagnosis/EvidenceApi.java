@@ -20,7 +20,7 @@ import wrenchnotes.core.diagnosis.CrossedTries;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Overruling;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 

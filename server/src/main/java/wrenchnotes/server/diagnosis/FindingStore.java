@@ -11,7 +11,7 @@ import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.job.JobStore;

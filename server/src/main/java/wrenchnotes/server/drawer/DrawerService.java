@@ -2,8 +2,8 @@ package wrenchnotes.server.drawer;
 
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.Stock;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Seen;
 

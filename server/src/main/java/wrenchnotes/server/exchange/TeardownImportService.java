@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Teardown;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.photo.PhotoStore;
 import wrenchnotes.server.photo.Picture;

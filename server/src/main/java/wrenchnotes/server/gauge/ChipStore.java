@@ -4,7 +4,7 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.gauge.LogicChip;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 
 /** Chips beyond those that ship with the application. */
 @Component

@@ -2,6 +2,7 @@ package wrenchnotes.server.ground;
 
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.unit.By;
 
 /**
  * Everything that was ever written: who, when, what, on which job, before and after. A job's story is read from it. A line is

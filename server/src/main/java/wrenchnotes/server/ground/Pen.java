@@ -4,6 +4,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongFunction;
 import java.util.function.ToLongFunction;
+import wrenchnotes.core.unit.By;
 
 /**
  * The right to write, for one request of one person. Every write of the API goes through it: it is one transaction, and

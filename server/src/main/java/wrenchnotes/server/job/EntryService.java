@@ -3,8 +3,8 @@ package wrenchnotes.server.job;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Refused;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.job.EntryStore.EntryRow;
 

@@ -11,6 +11,7 @@ import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
@@ -123,11 +124,12 @@ public class FactsStore {
                         row.getLong("job_id"),
                         tally(row.getString("kind"), Account.valueOf(row.getString("account")), row.getInt("n")),
                         Tally::plus));
-        each(CLOSINGS, ids, row -> {
-            long job = row.getLong("job_id");
-            gathered.closed.put(job, Sql.moment(row));
-            Optional.ofNullable(row.getString("for_now")).ifPresent(why -> gathered.forNow.put(job, why));
-        });
+        each(
+                CLOSINGS,
+                ids,
+                row -> gathered.closings.put(
+                        row.getLong("job_id"),
+                        new Closing(Sql.moment(row), Optional.ofNullable(row.getString("for_now")))));
         each(
                 PLANS,
                 ids,
@@ -182,8 +184,7 @@ public class FactsStore {
         final Map<Long, Integer> openSteps = new HashMap<>();
         final Map<Long, Moment> lastIn = new HashMap<>();
         final Map<Long, Tally> tallies = new HashMap<>();
-        final Map<Long, Moment> closed = new HashMap<>();
-        final Map<Long, String> forNow = new HashMap<>();
+        final Map<Long, Closing> closings = new HashMap<>();
         final Map<Long, Overview> plans = new HashMap<>();
         final Map<Long, Integer> reworks = new HashMap<>();
         final Map<Long, List<Hold>> holds = new HashMap<>();
@@ -200,8 +201,7 @@ public class FactsStore {
                     tallies.getOrDefault(id, Tally.NONE),
                     openSteps.getOrDefault(id, 0),
                     Optional.ofNullable(lastIn.get(id)),
-                    Optional.ofNullable(closed.get(id)),
-                    Optional.ofNullable(forNow.get(id)),
+                    Optional.ofNullable(closings.get(id)),
                     plans.getOrDefault(id, Overview.NONE),
                     reworks.getOrDefault(id, 0),
                     new CheckRecord(checks.getOrDefault(id, List.of())),

@@ -6,8 +6,8 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.UsualWait;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Refused;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Journal;
 
 /** Setting and ending holds. Each method runs in the caller's transaction. */

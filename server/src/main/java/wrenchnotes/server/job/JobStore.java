@@ -8,10 +8,10 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.core.unit.Tag;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 

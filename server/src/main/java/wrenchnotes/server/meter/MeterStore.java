@@ -3,7 +3,7 @@ package wrenchnotes.server.meter;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import wrenchnotes.server.ground.By;
+import wrenchnotes.core.unit.By;
 
 /** Where the shop's meter is. The last one said stands. */
 @Component

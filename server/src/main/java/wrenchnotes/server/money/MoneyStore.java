@@ -10,8 +10,8 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.Where.Level;
 import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.money.Worth;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Kind;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.ground.Stored;
 

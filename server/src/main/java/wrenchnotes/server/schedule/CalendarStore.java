@@ -11,8 +11,8 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Tag;
-import wrenchnotes.server.ground.By;
 import wrenchnotes.server.ground.Sql;
 
 /** Private addresses of the calendar, and what it holds. Only the hash of an address is kept. */

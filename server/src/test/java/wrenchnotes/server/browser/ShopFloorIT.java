@@ -69,8 +69,11 @@ class ShopFloorIT {
         String job = openOnTheBench();
         Client other = new Client(VISIT.shop().url()).signedIn("tobias", "quay");
         int before = stepsIn(other, job);
-        String next =
-                other.get("/api/jobs/" + job + "/bench").body().get("nextIn").asString();
+        String next = other.get("/api/jobs/" + job + "/bench")
+                .body()
+                .get("way")
+                .get("nextIn")
+                .asString();
         other.bench(Long.parseLong(job), "steps/" + next + "/in", java.util.Map.of("found", List.of()));
         // Wren has not seen that yet and presses on.
         page.keyboard().press("Space");
@@ -197,7 +200,7 @@ class ShopFloorIT {
             long job = row.get("jobId").asLong();
             var bench = reader.get("/api/jobs/" + job + "/bench").body();
             if (row.get("opened").asBoolean()
-                    && bench.has("nextIn")
+                    && bench.get("way").has("nextIn")
                     && bench.get("canStepBack").asBoolean()) {
                 page.navigate("/bench/" + job);
                 window.says("Off to tray");
@@ -208,7 +211,7 @@ class ShopFloorIT {
     }
 
     private static int stepsIn(Client reader, String job) {
-        return (int) reader.get("/api/jobs/" + job + "/bench").body().get("steps").values().stream()
+        return (int) reader.get("/api/jobs/" + job + "/bench").body().get("way").get("steps").values().stream()
                 .filter(step -> step.get("open").asBoolean())
                 .count();
     }

@@ -170,7 +170,7 @@ class EveryDoorTest {
                 .query(Long.class)
                 .list()) {
             JsonNode bench = client.get("/api/jobs/" + job + "/bench").body();
-            bench.get("steps").forEach(step -> step.get("things").forEach(thing -> {
+            bench.get("way").get("steps").forEach(step -> step.get("things").forEach(thing -> {
                 int sum = thing.get("accounts").values().stream()
                         .mapToInt(JsonNode::asInt)
                         .sum();

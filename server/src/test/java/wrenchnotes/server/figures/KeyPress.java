@@ -80,7 +80,10 @@ final class KeyPress {
         for (var row : reader.get("/api/rack").body().get("next").values()) {
             long job = row.get("jobId").asLong();
             if (row.get("opened").asBoolean()
-                    && reader.get("/api/jobs/" + job + "/bench").body().has("nextIn")) {
+                    && reader.get("/api/jobs/" + job + "/bench")
+                            .body()
+                            .get("way")
+                            .has("nextIn")) {
                 return job;
             }
         }

@@ -23,7 +23,7 @@ final class PressStatements {
             JsonNode bench = client.get("/api/jobs/" + job + "/bench").body();
             long version = bench.get("version").asLong();
             ear.heard();
-            press(client, job, "steps/" + bench.get("nextIn").asString() + "/in", version, n);
+            press(client, job, "steps/" + bench.get("way").get("nextIn").asString() + "/in", version, n);
             in.add(ear.heard().size());
             press(client, job, "back", version + 1, n);
             back.add(ear.heard().size());
@@ -38,7 +38,7 @@ final class PressStatements {
         long[] nanos = new long[PRESSES];
         JsonNode bench = client.get("/api/jobs/" + job + "/bench").body();
         long version = bench.get("version").asLong();
-        String step = bench.get("nextIn").asString();
+        String step = bench.get("way").get("nextIn").asString();
         for (int n = -PRESSES; n < PRESSES; n++) {
             long begin = System.nanoTime();
             press(client, job, n % 2 == 0 ? "steps/" + step + "/in" : "back", version++, n + PRESSES + 100);
@@ -61,8 +61,11 @@ final class PressStatements {
 
     private static int things(Client client, long job) {
         int things = 0;
-        for (JsonNode step :
-                client.get("/api/jobs/" + job + "/bench").body().get("steps").values()) {
+        for (JsonNode step : client.get("/api/jobs/" + job + "/bench")
+                .body()
+                .get("way")
+                .get("steps")
+                .values()) {
             things += step.get("things").size();
         }
         return things;

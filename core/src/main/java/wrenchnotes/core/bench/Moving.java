@@ -1,0 +1,183 @@
+package wrenchnotes.core.bench;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Refused;
+import wrenchnotes.core.unit.Words;
+
+/** What a press puts in the ledger: steps in and out, a step taken back, a move by hand. Lives for one press. */
+final class Moving {
+
+    private final Run before;
+    private final By by;
+    private long lastId;
+
+    Moving(Run before, By by) {
+        this.before = before;
+        this.by = by;
+        this.lastId = Stream.concat(
+                        before.log().steps().stream().map(StepEntry::id),
+                        before.log().moves().stream().map(LedgerEntry::id))
+                .mapToLong(Long::longValue)
+                .max()
+                .orElse(0);
+    }
+
+    /** An entry, and what to tell of it. */
+    record Made(Entered entry, String words) {}
+
+    Made in(Press.StepIn said) {
+        Step step = before.notes().step(said.step());
+        before.way().in(said.step());
+        Map<String, TakenOff> byThing = byThing(step, said.found(), TakenOff::thing);
+        List<Move> moves = new ArrayList<>();
+        StringBuilder words = new StringBuilder("In: " + step.title());
+        for (Thing thing : step.things()) {
+            TakenOff off = byThing.getOrDefault(thing.id(), TakenOff.usual(before.ledger(), step, thing, said.basis()));
+            moves.addAll(off.moves(before.ledger()));
+            tell(words, off.missing(), thing, "missing");
+            tell(words, off.broken(), thing, "broken");
+            tell(words, off.destroyed(), thing, "used up");
+        }
+        if (said.basis() != Basis.COUNTED) {
+            words.append(" (").append(said.basis().words()).append(')');
+        }
+        return new Made(stepped(step, Direction.IN, Optional.empty(), plain(moves)), words.toString());
+    }
+
+    Made out(Press.StepOut said) {
+        Step step = before.notes().step(said.step());
+        before.way().out(said.step());
+        refuseIfLastReach(step);
+        Map<String, PutBack> byThing = byThing(step, said.settled(), PutBack::thing);
+        List<Move> moves = new ArrayList<>();
+        StringBuilder words = new StringBuilder("Out: " + step.title());
+        for (Thing thing : step.things()) {
+            PutBack put = byThing.getOrDefault(thing.id(), PutBack.all(before.ledger(), thing.id()));
+            moves.addAll(put.moves(before.ledger()));
+            tell(words, put.replaced(), thing, put.instead().isEmpty() ? "replaced" : "went back as " + put.instead());
+            tell(words, put.leftOut(), thing, "left out: " + put.reason());
+            tell(words, put.forNow(), thing, "left out for now: " + put.reason());
+            if (put.replaced() > 0 && said.parts().containsKey(thing.id())) {
+                words.append(" (").append(said.parts().get(thing.id())).append(')');
+            }
+        }
+        return new Made(stepped(step, Direction.OUT, Optional.empty(), plain(moves)), words.toString());
+    }
+
+    private void refuseIfLastReach(Step step) {
+        List<String> off = LastReach.before(before.notes(), before.way(), before.ledger(), step.id()).stream()
+                .map(thing -> "Still off under it: " + thing.label()
+                        + ". Put it in now, or say why it stays out: it cannot be reached later.")
+                .toList();
+        if (!off.isEmpty()) {
+            throw Refused.because(off);
+        }
+    }
+
+    private static void tell(StringBuilder words, int count, Thing thing, String what) {
+        if (count > 0) {
+            words.append(". ")
+                    .append(count)
+                    .append(" × ")
+                    .append(thing.label())
+                    .append(' ')
+                    .append(what);
+        }
+    }
+
+    Made back() {
+        StepEntry last = before.lastStep()
+                .orElseThrow(() -> Refused.because("There is no step to take back since the unit was last closed."));
+        Step step = before.notes().step(last.step());
+        if (last.direction() == Direction.IN) {
+            before.way().out(last.step());
+        } else {
+            before.way().in(last.step());
+        }
+        List<LedgerEntry> its = new ArrayList<>(before.log().moves().stream()
+                .filter(entry -> entry.stepEntry().filter(id -> id == last.id()).isPresent())
+                .toList());
+        Collections.reverse(its);
+        Ledger ledger = before.ledger();
+        for (LedgerEntry entry : its) {
+            ledger = ledger.undone(entry.move());
+        }
+        Entered entry = stepped(
+                step,
+                last.direction().opposite(),
+                Optional.of(last.id()),
+                its.stream()
+                        .map(one -> new Posted(one.move().opposite(), Optional.of(one.id())))
+                        .toList());
+        return new Made(
+                entry, "Taken back: " + step.title() + " " + last.direction().words());
+    }
+
+    Made move(Press.MoveByHand said) {
+        Move move = said.move();
+        Thing thing = before.ledger().thing(move.thing());
+        Entered entry = new Entered.Moved(posted(Optional.empty(), plain(List.of(move))));
+        String words = move.count() + " × " + thing.label() + ": " + move.from().words() + " → "
+                + move.to().words() + (move.reason().isEmpty() ? "" : ". " + move.reason())
+                + (said.part().isEmpty() ? "" : " (" + said.part() + ")");
+        return new Made(entry, words);
+    }
+
+    Made missing(Press.CountMissing said) {
+        List<String> known = before.notes().things().stream().map(Thing::id).toList();
+        List<Move> moves = said.things().stream()
+                .filter(one -> known.contains(one.thing()))
+                .map(one -> Move.of(one.thing(), Account.FITTED, Account.MISSING_ON_ARRIVAL, one.count()))
+                .toList();
+        int count = moves.stream().mapToInt(Move::count).sum();
+        return new Made(
+                new Entered.Moved(posted(Optional.empty(), plain(moves))),
+                Words.count(count, "thing", "things") + " missing on arrival");
+    }
+
+    /** A move about to be entered. */
+    private record Posted(Move move, Optional<Long> undoes) {}
+
+    private static List<Posted> plain(List<Move> moves) {
+        return moves.stream().map(move -> new Posted(move, Optional.empty())).toList();
+    }
+
+    private Entered stepped(Step step, Direction direction, Optional<Long> undoes, List<Posted> moves) {
+        StepEntry entry = new StepEntry(++lastId, step.id(), direction, undoes, by.moment());
+        return new Entered.Stepped(entry, posted(Optional.of(entry.id()), moves));
+    }
+
+    /** Each is allowed by the ledger after those before it, or undoes an earlier one. */
+    private List<LedgerEntry> posted(Optional<Long> step, List<Posted> moves) {
+        Ledger ledger = before.ledger();
+        List<LedgerEntry> entries = new ArrayList<>();
+        for (Posted one : moves) {
+            ledger = one.undoes().isPresent() ? ledger.undone(one.move().opposite()) : ledger.with(one.move());
+            entries.add(new LedgerEntry(++lastId, step, one.move(), one.undoes(), by.moment()));
+        }
+        return entries;
+    }
+
+    private static <T> Map<String, T> byThing(Step step, List<T> said, Function<T, String> thing) {
+        List<String> ids = step.things().stream().map(Thing::id).toList();
+        for (T one : said) {
+            if (!ids.contains(thing.apply(one))) {
+                throw new Invalid("thing", "\"" + step.title() + "\" has no " + thing.apply(one));
+            }
+        }
+        return said.stream().collect(Collectors.toMap(thing, Function.identity(), (one, other) -> {
+            throw new Invalid("thing", thing.apply(one) + " is said twice");
+        }));
+    }
+}

@@ -1,0 +1,194 @@
+package wrenchnotes.core.bench;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import wrenchnotes.core.check.CheckRecord;
+
+/** What can be pressed on the bench. {@link Run#press} says what follows, or why it may not be. */
+public sealed interface Press {
+    /** One answer for each kind of press. */
+    interface Reader<R> {
+        R begin(Begin begin);
+
+        R turn(Turn turn);
+
+        R stepIn(StepIn stepIn);
+
+        R stepOut(StepOut stepOut);
+
+        R stepBack(StepBack stepBack);
+
+        R moveByHand(MoveByHand moveByHand);
+
+        R skip(Skip skip);
+
+        R leaveOff(LeaveOff leaveOff);
+
+        R countMissing(CountMissing countMissing);
+
+        R pause(Pause pause);
+
+        R goOn(GoOn goOn);
+
+        R close(Close close);
+    }
+
+    <R> R read(Reader<R> reader);
+
+    /** Whether it makes an entry that only the notes can read: a job goes by its notes from the first of these on. */
+    default boolean goesByNotes() {
+        return false;
+    }
+
+    /**
+     * A run begins.
+     *
+     * @param off that somebody says the unit is off and unplugged
+     * @param closing when the unit was last closed; empty if it never was
+     */
+    record Begin(RunRecord.Route route, boolean off, RunRecord.Why why, Optional<Closing> closing) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.begin(this);
+        }
+    }
+
+    /** The run goes elsewhere; what is open stays open. */
+    record Turn(RunRecord.Route route) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.turn(this);
+        }
+    }
+
+    /**
+     * One step in. What is not said comes off as is usual.
+     *
+     * @param found otherwise than the notes say
+     * @param basis how the counts are known that are not said one by one
+     * @param waitKept that the wait which the step's caution asks for was kept, and what it asks for was done
+     */
+    record StepIn(String step, List<TakenOff> found, Basis basis, boolean waitKept) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.stepIn(this);
+        }
+
+        public static StepIn asTheNotesSay(String step) {
+            return new StepIn(step, List.of(), Basis.COUNTED, false);
+        }
+
+        @Override
+        public boolean goesByNotes() {
+            return true;
+        }
+    }
+
+    /**
+     * One step out. What is not said goes back from the tray.
+     *
+     * @param settled what did not simply go back
+     * @param parts by thing: where what it was replaced with came from, in words
+     */
+    record StepOut(String step, List<PutBack> settled, Map<String, String> parts) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.stepOut(this);
+        }
+    }
+
+    /** The last step of the run is taken back, in or out. */
+    record StepBack() implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.stepBack(this);
+        }
+    }
+
+    /**
+     * One move by hand: found again, lost, broken, put back, replaced, left out.
+     *
+     * @param part where what it was replaced with came from, in words; empty if nobody said
+     */
+    record MoveByHand(Move move, String part) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.moveByHand(this);
+        }
+
+        @Override
+        public boolean goesByNotes() {
+            return true;
+        }
+    }
+
+    /** A step is passed over. */
+    record Skip(String step, String reason) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.skip(this);
+        }
+
+        @Override
+        public boolean goesByNotes() {
+            return true;
+        }
+    }
+
+    /** Since when the unit is without power. It can be said later again, never earlier: no wait can be shortened. */
+    record LeaveOff(Instant since) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.leaveOff(this);
+        }
+    }
+
+    /** Some things were not there before the first step; those that the notes do not know are passed over. */
+    record CountMissing(List<CountedMissing> things) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.countMissing(this);
+        }
+
+        @Override
+        public boolean goesByNotes() {
+            return true;
+        }
+    }
+
+    /** Some of a thing that were not there before the first step. */
+    record CountedMissing(String thing, int count) {}
+
+    /** The clock stands still until the next press. */
+    record Pause() implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.pause(this);
+        }
+    }
+
+    /** The clock goes on. */
+    record GoOn() implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.goOn(this);
+        }
+    }
+
+    /**
+     * The unit is closed.
+     *
+     * @param forNow why it is for now only; empty for good
+     * @param closing when it was last closed; empty if it never was
+     * @param checks all that stand
+     */
+    record Close(Optional<String> forNow, Optional<Closing> closing, OpenEnds ends, CheckRecord checks)
+            implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.close(this);
+        }
+    }
+}

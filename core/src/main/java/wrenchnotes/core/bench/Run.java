@@ -1,0 +1,201 @@
+package wrenchnotes.core.bench;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.teardown.Assembled;
+import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Moment;
+import wrenchnotes.core.unit.Refused;
+
+/**
+ * The work on one unit in one stay: its runs with what they entered, and how far the unit is open by it. Immutable; a
+ * {@link Press} gives the next one.
+ */
+public final class Run {
+
+    private final Teardown notes;
+    private final RunLog log;
+    private final WayIn way;
+    private final Ledger ledger;
+
+    private Run(Teardown notes, RunLog log, WayIn way, Ledger ledger) {
+        this.notes = notes;
+        this.log = log;
+        this.way = way;
+        this.ledger = ledger;
+    }
+
+    /**
+     * The run as its entries left it: what was allowed when it was done is not judged again.
+     *
+     * @param notes those that the job goes by, sub-assemblies included
+     * @throws wrenchnotes.core.unit.Invalid if the notes have no such step or thing
+     * @throws Refused if the moves cannot have happened in this order
+     */
+    public static Run replayed(Teardown notes, RunLog log) {
+        List<String> open = new ArrayList<>();
+        for (StepEntry entry : log.steps()) {
+            if (entry.direction() == Direction.IN) {
+                open.add(entry.step());
+            } else {
+                open.remove(entry.step());
+            }
+        }
+        Set<String> skipped =
+                new HashSet<>(log.underWay().map(RunRecord::skipped).orElse(Set.of()));
+        skipped.removeAll(open);
+        return new Run(
+                notes,
+                log,
+                WayIn.recorded(notes, open, skipped),
+                Ledger.replayed(
+                        notes.things(),
+                        log.moves().stream().map(LedgerEntry::move).toList()));
+    }
+
+    /**
+     * What follows from a press. The clock goes on if it stood still.
+     *
+     * @param by whoever presses; waits are measured by the clock, entries dated by the moment
+     * @throws Refused if the rules do not allow it: a sentence for each thing in the way
+     * @throws wrenchnotes.core.unit.Invalid if what was said cannot be
+     */
+    public Pressed press(Press press, By by) {
+        return new Pressing(this, by).press(press);
+    }
+
+    /** The same work by other notes, which have all that the ones before had of it. */
+    public Run by(Teardown others) {
+        return replayed(others, log);
+    }
+
+    public Teardown notes() {
+        return notes;
+    }
+
+    public RunLog log() {
+        return log;
+    }
+
+    public WayIn way() {
+        return way;
+    }
+
+    public Ledger ledger() {
+        return ledger;
+    }
+
+    /** The run that is under way, if the unit is not closed. */
+    public Optional<RunRecord> underWay() {
+        return log.underWay();
+    }
+
+    /** The steps of the way that was chosen; none for all of the notes in their order. */
+    public List<String> route() {
+        return underWay().map(run -> run.route().steps()).orElse(List.of());
+    }
+
+    /** How many steps the way has; of several ways to the same end one counts. */
+    public int stepsInAll() {
+        return route().isEmpty() ? notes.depth() : route().size();
+    }
+
+    /** Runs that opened a unit which had been closed for good. */
+    public List<RunRecord> reworks() {
+        return log.runs().stream().filter(run -> run.why().rework().isPresent()).toList();
+    }
+
+    public Optional<Step> nextIn() {
+        return way.nextIn(route());
+    }
+
+    /** What a step has to wait for; empty for one that asks for no wait. */
+    public Optional<Wait> waitBefore(Step step, Instant now) {
+        return Wait.of(step, underWay().flatMap(RunRecord::leftOffSince), now);
+    }
+
+    /** When a step was last done on the way in; what was taken back never happened. Empty if the unit was never opened. */
+    public Optional<Moment> lastIn() {
+        Set<Long> takenBack = undone(log.steps().stream().map(StepEntry::undoes));
+        return log.steps().stream()
+                .filter(entry -> entry.direction() == Direction.IN && !takenBack.contains(entry.id()))
+                .map(StepEntry::moment)
+                .max(Moment::compareTo);
+    }
+
+    /** Whether a run can begin only with a reason: the unit was closed for good. */
+    public boolean wasClosedForGood(Optional<Closing> last) {
+        return underWay().isEmpty()
+                && lastIn().isPresent()
+                && Closing.coversOn(lastIn(), last)
+                && last.flatMap(Closing::forNow).isEmpty();
+    }
+
+    /** The last step of this run that can be taken back: not yet taken back, and no taking back itself. */
+    public Optional<StepEntry> lastStep() {
+        Set<Long> takenBack = undone(log.steps().stream().map(StepEntry::undoes));
+        return underWay().flatMap(run -> log.steps().stream()
+                .filter(entry -> entry.undoes().isEmpty() && !takenBack.contains(entry.id()))
+                .filter(entry -> !entry.moment().isBefore(run.started()))
+                .reduce((earlier, later) -> later));
+    }
+
+    /** The way out of this run against its way in, what was taken back left out. */
+    public List<BothWays.CountLine> bothWays() {
+        Set<Long> takenBack = undone(log.moves().stream().map(LedgerEntry::undoes));
+        List<Move> moves = underWay()
+                .map(run -> log.moves().stream()
+                        .filter(entry -> entry.undoes().isEmpty() && !takenBack.contains(entry.id()))
+                        .filter(entry -> !entry.moment().isBefore(run.started()))
+                        .map(LedgerEntry::move)
+                        .toList())
+                .orElse(List.of());
+        return BothWays.disagreeing(notes.things(), moves);
+    }
+
+    /** What is still off and can no longer be reached once the next step is out. */
+    public List<Thing> lastReach() {
+        return way.nextOut()
+                .map(step -> LastReach.before(notes, way, ledger, step.id()))
+                .orElse(List.of());
+    }
+
+    /** Whether any entry goes by the notes of the sub-assembly that is this component. */
+    public boolean hasEntriesInside(long component) {
+        return Stream.of(
+                        log.steps().stream().map(StepEntry::step),
+                        log.moves().stream().map(entry -> entry.move().thing()),
+                        log.runs().stream().flatMap(run -> run.skipped().stream()))
+                .flatMap(ids -> ids)
+                .anyMatch(id -> Assembled.belongsTo(component, id));
+    }
+
+    /**
+     * What is in the way of closing; empty if nothing is, or if there is nothing to close.
+     *
+     * @param checks all that stand
+     * @param forNow whether it would be for now only
+     */
+    public List<String> inTheWayOfClosing(OpenEnds ends, CheckRecord checks, boolean forNow) {
+        return lastIn().map(checks::since)
+                .map(since -> forNow
+                        ? ClosingGate.reasonsForNow(notes, way, ledger, ends, since)
+                        : ClosingGate.reasons(notes, way, ledger, ends, since))
+                .orElse(List.of());
+    }
+
+    private static Set<Long> undone(Stream<Optional<Long>> ids) {
+        Set<Long> undone = new HashSet<>();
+        ids.forEach(id -> id.ifPresent(undone::add));
+        return undone;
+    }
+}

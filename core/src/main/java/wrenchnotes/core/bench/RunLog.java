@@ -1,0 +1,98 @@
+package wrenchnotes.core.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/**
+ * What is on record of the work on a unit in one stay.
+ *
+ * @param runs oldest first; at most the last one is not closed
+ * @param steps in the order in which they were entered
+ * @param moves in the order in which they were entered
+ */
+public record RunLog(List<RunRecord> runs, List<StepEntry> steps, List<LedgerEntry> moves) {
+    public static final RunLog NONE = new RunLog(List.of(), List.of(), List.of());
+
+    public RunLog {
+        runs = List.copyOf(runs);
+        steps = List.copyOf(steps);
+        moves = List.copyOf(moves);
+    }
+
+    /** The run that is under way, if the unit is not closed. */
+    Optional<RunRecord> underWay() {
+        return runs.isEmpty()
+                ? Optional.empty()
+                : Optional.of(runs.get(runs.size() - 1)).filter(run -> !run.closed());
+    }
+
+    /** With one more entry. */
+    RunLog plus(Entered entry) {
+        return entry.read(new Onto());
+    }
+
+    private final class Onto implements Entered.Reader<RunLog> {
+        @Override
+        public RunLog begun(Entered.Begun begun) {
+            return new RunLog(more(runs, List.of(begun.run())), steps, moves);
+        }
+
+        @Override
+        public RunLog stepped(Entered.Stepped stepped) {
+            return new RunLog(runs, more(steps, List.of(stepped.step())), more(moves, stepped.moves()));
+        }
+
+        @Override
+        public RunLog moved(Entered.Moved moved) {
+            return new RunLog(runs, steps, more(moves, moved.moves()));
+        }
+
+        @Override
+        public RunLog turned(Entered.Turned turned) {
+            return changed(run -> run.turned(turned.route()));
+        }
+
+        @Override
+        public RunLog skipped(Entered.Skipped skipped) {
+            return changed(run -> run.passedOver(skipped.step()));
+        }
+
+        @Override
+        public RunLog leftOff(Entered.LeftOff off) {
+            return changed(run -> run.leftOff(off.since()));
+        }
+
+        @Override
+        public RunLog paused(Entered.Paused paused) {
+            return changed(run -> run.paused(Optional.of(paused.since())));
+        }
+
+        @Override
+        public RunLog wentOn(Entered.WentOn wentOn) {
+            return changed(run -> run.paused(Optional.empty()));
+        }
+
+        @Override
+        public RunLog ended(Entered.Ended ended) {
+            return changed(RunRecord::ended);
+        }
+
+        @Override
+        public RunLog waitKept(Entered.WaitKept kept) {
+            return RunLog.this;
+        }
+    }
+
+    private RunLog changed(UnaryOperator<RunRecord> change) {
+        List<RunRecord> others = new ArrayList<>(runs);
+        others.set(others.size() - 1, change.apply(others.get(others.size() - 1)));
+        return new RunLog(others, steps, moves);
+    }
+
+    private static <T> List<T> more(List<T> some, List<T> others) {
+        return Stream.concat(some.stream(), others.stream()).toList();
+    }
+}

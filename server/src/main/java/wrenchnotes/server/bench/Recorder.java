@@ -1,0 +1,128 @@
+package wrenchnotes.server.bench;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Entered;
+import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.RunRecord;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.core.unit.By;
+import wrenchnotes.server.job.EntryService;
+import wrenchnotes.server.job.HoldService;
+
+/** Keeps what a press entered. Runs in the caller's transaction. */
+@Component
+class Recorder {
+
+    private final BenchStore store;
+    private final RunStore runs;
+    private final HoldService holds;
+    private final EntryService entries;
+
+    Recorder(BenchStore store, RunStore runs, HoldService holds, EntryService entries) {
+        this.store = store;
+        this.runs = runs;
+        this.holds = holds;
+        this.entries = entries;
+    }
+
+    /**
+     * @param before the run before the press
+     * @return the number of the last thing that was written, for the job's story
+     */
+    long keep(By by, BenchState before, List<Entered> entered) {
+        long job = before.job().id();
+        long run = before.run().underWay().map(RunRecord::id).orElse(0L);
+        long last = run;
+        for (Entered entry : entered) {
+            last = entry.read(new Keeping(by, job, run, before.run().ledger()));
+        }
+        return last;
+    }
+
+    /** Each answers with the number that the job's story knows it by. */
+    private final class Keeping implements Entered.Reader<Long> {
+        private final By by;
+        private final long job;
+        private final long run;
+        private final Ledger ledger;
+
+        Keeping(By by, long job, long run, Ledger ledger) {
+            this.by = by;
+            this.job = job;
+            this.run = run;
+            this.ledger = ledger;
+        }
+
+        @Override
+        public Long begun(Entered.Begun begun) {
+            return runs.add(by, job, begun.run());
+        }
+
+        @Override
+        public Long turned(Entered.Turned turned) {
+            runs.turn(run, turned.route());
+            return run;
+        }
+
+        @Override
+        public Long stepped(Entered.Stepped stepped) {
+            long step = store.addStep(by, job, stepped.step());
+            store.addMoves(by, job, Optional.of(step), ledger, stepped.moves());
+            return step;
+        }
+
+        @Override
+        public Long moved(Entered.Moved moved) {
+            store.addMoves(by, job, Optional.empty(), ledger, moved.moves());
+            return job;
+        }
+
+        @Override
+        public Long skipped(Entered.Skipped skipped) {
+            runs.skip(by, job, run, skipped.step(), skipped.reason());
+            return run;
+        }
+
+        @Override
+        public Long waitKept(Entered.WaitKept kept) {
+            return entries.say(by, job, new JobEntry.Acknowledged(kept.step(), kept.title(), kept.caution()));
+        }
+
+        @Override
+        public Long leftOff(Entered.LeftOff off) {
+            runs.leftOff(run, off.since());
+            off.until()
+                    .map(until -> new Hold(
+                            HoldKind.BLEED,
+                            "Left off for " + off.hours() + " hours",
+                            off.since(),
+                            Optional.of(until),
+                            Optional.empty()))
+                    .ifPresent(hold -> holds.caution(by, job, hold));
+            return entries.say(by, job, new JobEntry.PowerOff(off.since()));
+        }
+
+        @Override
+        public Long paused(Entered.Paused paused) {
+            runs.pause(by, job);
+            return run;
+        }
+
+        @Override
+        public Long wentOn(Entered.WentOn wentOn) {
+            runs.goOn(by, job);
+            return run;
+        }
+
+        @Override
+        public Long ended(Entered.Ended ended) {
+            long closing = store.addClosing(by, job, ended.forNow());
+            runs.close(run, closing);
+            return closing;
+        }
+    }
+}

@@ -1,0 +1,81 @@
+package wrenchnotes.server.bench;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.bench.AllowedMove;
+import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.FastenerShape;
+import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Thing;
+
+/**
+ * A thing of a step and where its places are.
+ *
+ * @param hint orientation mark of a connector, or how a loose piece sits
+ * @param accounts where its places are, by account; none that hold nothing
+ * @param moves what can become by hand of what is off the unit
+ * @param group the fastener as the notes have it; empty for connectors and pieces
+ */
+public record ThingView(
+        String id,
+        ThingKind kind,
+        String label,
+        String hint,
+        int count,
+        Map<Account, Integer> accounts,
+        List<Offered> moves,
+        Optional<FastenerGroup> group,
+        Optional<FastenerShape> shape) {
+
+    public enum ThingKind {
+        FASTENER,
+        CONNECTOR,
+        PIECE
+    }
+
+    /**
+     * A move that the ledger allows now.
+     *
+     * @param most how many at most
+     * @param wantsReason whether it must be said why
+     */
+    public record Offered(Account from, Account to, int most, boolean wantsReason, String words) {
+        static Offered of(AllowedMove move) {
+            return new Offered(move.from(), move.to(), move.most(), move.wantsReason(), move.words());
+        }
+    }
+
+    static ThingView of(Thing thing, Ledger ledger) {
+        if (thing instanceof FastenerGroup group) {
+            return of(group, ThingKind.FASTENER, "", ledger, Optional.of(group), Optional.of(FastenerShape.of(group)));
+        }
+        if (thing instanceof Connector plug) {
+            return of(plug, ThingKind.CONNECTOR, plug.mark(), ledger, Optional.empty(), Optional.empty());
+        }
+        String hint = ((LoosePiece) thing).hint();
+        return of(thing, ThingKind.PIECE, hint, ledger, Optional.empty(), Optional.empty());
+    }
+
+    private static ThingView of(
+            Thing thing,
+            ThingKind kind,
+            String hint,
+            Ledger ledger,
+            Optional<FastenerGroup> group,
+            Optional<FastenerShape> shape) {
+        return new ThingView(
+                thing.id(),
+                kind,
+                thing.label(),
+                hint,
+                thing.count(),
+                ledger.accounts(thing.id()),
+                ledger.allowed(thing.id()).stream().map(Offered::of).toList(),
+                group,
+                shape);
+    }
+}

@@ -59,7 +59,7 @@ public class HoldService {
 
     public HoldStore.HoldRow end(By who, long id) {
         HoldStore.HoldRow before = holds.hold(id);
-        By by = who.notBefore(jobs.job(before.jobId()).lastAt());
+        By by = jobs.job(before.jobId()).dated(who);
         if (before.caution() && before.hold().activeAt(by.now())) {
             throw Refused.because("This wait is a caution and cannot be shortened: it is over when its time is.");
         }

@@ -19,7 +19,10 @@ import wrenchnotes.server.ground.Sql;
 @Component
 public class JobStore {
 
-    /** @param openedWith id of the notes it was opened with; empty if it never was opened */
+    /**
+     * @param openedWith id of the notes it was opened with; empty if it never was opened
+     * @param lastAt the date of its last entry; empty in lists, where nothing is written
+     */
     public record Job(
             long id,
             long unitId,
@@ -42,7 +45,7 @@ public class JobStore {
             Optional<Long> openedWith,
             long version,
             long benchVersion,
-            Instant lastAt) {
+            Optional<Instant> lastAt) {
 
         /** The same job, going by these notes. */
         public Job openedWith(long notes) {
@@ -51,10 +54,10 @@ public class JobStore {
 
         /** The same job after one more press on its bench. */
         public Job pressed(By by) {
-            return with(openedWith, benchVersion + 1, by.at());
+            return with(openedWith, benchVersion + 1, Optional.of(by.at()));
         }
 
-        private Job with(Optional<Long> notes, long bench, Instant last) {
+        private Job with(Optional<Long> notes, long bench, Optional<Instant> last) {
             return new Job(
                     id,
                     unitId,
@@ -94,11 +97,20 @@ public class JobStore {
          */
         public By entered(By by) {
             mustBeHere();
-            return by.notBefore(lastAt);
+            return dated(by);
+        }
+
+        /** Whoever writes on this job, dated no earlier than its last entry. */
+        public By dated(By by) {
+            return by.notBefore(lastAt.orElseThrow());
         }
     }
 
     public record Owner(long id, String name, String contact) {}
+
+    private static final String LAST_AT = """
+            COALESCE((SELECT at FROM journal WHERE journal.job_id = job.id ORDER BY journal.id DESC LIMIT 1), checked_in_at)
+            """;
 
     private static final String JOB = """
             SELECT job.id, unit_id, unit.tag, unit.serial, model.id AS model_id,
@@ -107,8 +119,7 @@ public class JobStore {
                    owner.id AS owner_id, owner.name AS owner, owner.contact,
                    slot, complaint, condition_words, checked_in_at, person.name AS checked_in_by, due_at,
                    handed_over_at, teardown_id, job.version, bench_version,
-                   COALESCE((SELECT at FROM journal WHERE journal.job_id = job.id ORDER BY journal.id DESC LIMIT 1),
-                            checked_in_at) AS last_at
+                   %s AS last_at
             FROM job
             JOIN unit ON unit.id = job.unit_id
             JOIN revision ON revision.id = job.revision_id
@@ -125,7 +136,7 @@ public class JobStore {
 
     /** @throws NotFound if there is none */
     public Job job(long id) {
-        return jdbc.sql(JOB + "WHERE job.id = :id")
+        return jdbc.sql(JOB.formatted(LAST_AT) + "WHERE job.id = :id")
                 .param("id", id)
                 .query((row, n) -> job(row))
                 .optional()
@@ -134,14 +145,35 @@ public class JobStore {
 
     /** All jobs of units that are in the shop. */
     public List<Job> open() {
-        return jdbc.sql(JOB + "WHERE handed_over_at IS NULL ORDER BY job.id")
+        return jdbc.sql(JOB.formatted("NULL") + "WHERE handed_over_at IS NULL ORDER BY job.id")
                 .query((row, n) -> job(row))
+                .list();
+    }
+
+    /** A stay of a unit, in short. */
+    public record Stay(long jobId, Instant checkedInAt, boolean open, String complaint) {}
+
+    /** The other stays of the same unit, the last check-in first. */
+    public List<Stay> otherStays(Job job) {
+        return jdbc.sql("""
+                        SELECT id, checked_in_at, handed_over_at, complaint
+                        FROM job
+                        WHERE unit_id = :unit AND id <> :job
+                        ORDER BY checked_in_at DESC, id DESC
+                        """)
+                .param("unit", job.unitId())
+                .param("job", job.id())
+                .query((row, n) -> new Stay(
+                        row.getLong("id"),
+                        Sql.instant(row, "checked_in_at"),
+                        Sql.when(row, "handed_over_at").isEmpty(),
+                        row.getString("complaint")))
                 .list();
     }
 
     /** All stays of a unit, the last check-in first. */
     public List<Job> ofUnit(long unit) {
-        return jdbc.sql(JOB + "WHERE unit_id = :unit ORDER BY checked_in_at DESC, job.id DESC")
+        return jdbc.sql(JOB.formatted("NULL") + "WHERE unit_id = :unit ORDER BY checked_in_at DESC, job.id DESC")
                 .param("unit", unit)
                 .query((row, n) -> job(row))
                 .list();
@@ -198,6 +230,6 @@ public class JobStore {
                 Sql.id(row, "teardown_id"),
                 row.getLong("version"),
                 row.getLong("bench_version"),
-                Sql.instant(row, "last_at"));
+                Sql.when(row, "last_at"));
     }
 }

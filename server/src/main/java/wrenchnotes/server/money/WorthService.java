@@ -172,7 +172,7 @@ public class WorthService {
     /** A unit may be sold long after it left the bench. */
     public void sold(By who, long id, long minor) {
         JobStore.Job job = jobs.job(id);
-        By by = who.notBefore(job.lastAt());
+        By by = job.dated(who);
         if (job.ownership() != Ownership.RESALE) {
             throw Refused.because(job.tag() + " is a customer's: it is not for sale.");
         }

@@ -66,9 +66,6 @@ public class SheetApi {
     /** @param active whether it holds the job now */
     public record HoldOnSheet(HoldStore.HoldRow hold, boolean active) {}
 
-    /** Another stay of the same unit. */
-    public record Stay(long jobId, Instant checkedInAt, boolean open, String complaint) {}
-
     /**
      * @param inTheWay what keeps the unit from being handed over
      * @param partsMinor what the parts of the standing findings cost
@@ -94,7 +91,7 @@ public class SheetApi {
             List<CheckStore.CheckRow> checks,
             List<OutcomeStore.OutcomeRow> outcomes,
             long partsMinor,
-            List<Stay> otherStays,
+            List<JobStore.Stay> otherStays,
             List<StoryStore.Line> story,
             boolean storyIsLonger) {}
 
@@ -133,16 +130,8 @@ public class SheetApi {
                         .filter(finding -> finding.struckWhy().isEmpty())
                         .mapToLong(FindingStore.FindingRow::costMinor)
                         .sum(),
-                otherStays(job),
+                jobs.otherStays(job),
                 story.stream().limit(STORY_LINES).toList(),
                 story.size() > STORY_LINES);
-    }
-
-    private List<Stay> otherStays(JobStore.Job job) {
-        return jobs.ofUnit(job.unitId()).stream()
-                .filter(stay -> stay.id() != job.id())
-                .map(stay -> new Stay(
-                        stay.id(), stay.checkedInAt(), stay.handedOverAt().isEmpty(), stay.complaint()))
-                .toList();
     }
 }

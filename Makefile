@@ -19,10 +19,12 @@ demo: .run/built ## start with the demo shop at http://localhost:8080
 run: .run/built ## start with the shop's own data in ./data
 	@tools/start --server.port=$(PORT)
 
-test: $(STAMPS)/web browser ## every test: core, server, architecture, browser
+test: $(STAMPS)/web browser ## every test: core, server, architecture, what is typed, browser
+	cd web && npm run --silent test
 	$(MVN) verify
 
 unit: $(STAMPS)/web ## the tests that need no browser
+	cd web && npm run --silent test
 	$(MVN) package
 
 bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds, PART=grown: only the large shops
@@ -36,7 +38,7 @@ shots: $(STAMPS)/web browser ## renew docs/screenshots from the demo shop
 	tools/shots
 
 types: ## renew the API's description and the front end's types after an endpoint changed
-	$(MVN) -q -pl core,server -am test -Dtest=ApiDescriptionTest -Dsurefire.failIfNoSpecifiedTests=false -Dopenapi.renew=true
+	$(MVN) -q -pl core,server -am test -Dtest=ApiDescriptionTest,WhoMayTest -Dsurefire.failIfNoSpecifiedTests=false -Dopenapi.renew=true
 	cd web && npm run --silent types
 
 format: $(STAMPS)/npm

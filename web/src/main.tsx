@@ -30,6 +30,7 @@ const DrawersPage = lazy(() => import('./drawer/DrawersPage'));
 const PatternsPage = lazy(() => import('./pattern/PatternsPage'));
 const GaugesPage = lazy(() => import('./gauge/GaugesPage'));
 const TeamPage = lazy(() => import('./team/TeamPage'));
+const ShopPage = lazy(() => import('./team/ShopPage'));
 
 /** A session that ended shows the door again; what was typed is asked for once more, never half sent. */
 function heard(error: unknown) {
@@ -80,6 +81,7 @@ function App() {
               <Route path="/gauges" element={<GaugesPage />} />
               <Route path="/gauges/:gauge" element={<GaugesPage />} />
               <Route path="/team" element={<TeamPage />} />
+              <Route path="/shop" element={<ShopPage />} />
               <Route path="*" element={<Navigate to="/rack" replace />} />
             </Route>
           </Routes>

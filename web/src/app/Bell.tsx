@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import { holdWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Act } from '../parts/Buttons';
 import { chime, rings } from './ringing';
 
@@ -58,7 +58,7 @@ export function Bell() {
     >
       {over.slice(0, 4).map((one) => (
         <Link key={one.id} to={`/jobs/${one.jobId}`}>
-          <b>{one.tag}</b> no longer waits ({holdWords[one.kind]}): {one.why}
+          <b>{one.tag}</b> no longer waits ({floor.HoldKind[one.kind]}): {one.why}
         </Link>
       ))}
       {over.length > 4 && <span>and {over.length - 4} more</span>}

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { type Absent, type Account, accountWords } from './heaps';
+import { floor } from '../api/enumWords';
+import type { Absent, Account } from './heaps';
 
 /** What is not there, outlined below the mat: broken, lost, missing, or left out on purpose. */
 export function AbsentStrip({
@@ -33,7 +34,7 @@ export function AbsentStrip({
           <b>
             {count} × {thing.label}
           </b>{' '}
-          {accountWords[account]}
+          {floor.Account[account]}
         </chakra.button>
       ))}
     </Box>

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { headWords, sideWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Counter } from './Counter';
@@ -54,14 +54,14 @@ export function CameOff({ press, busy }: { press: (press: Press) => void; busy: 
           value={said.side}
           onChange={(event) => say({ ...said, side: event.target.value as Said['side'] })}
         >
-          {Object.entries(sideWords).map(([side, words]) => (
+          {Object.entries(floor.Side).map(([side, words]) => (
             <option key={side} value={side}>
               {words}
             </option>
           ))}
         </Pick>
         <Pick label="Heads" compact value={head} onChange={(event) => setHead(event.target.value as Head)}>
-          {Object.entries(headWords).map(([one, words]) => (
+          {Object.entries(floor.Head).map(([one, words]) => (
             <option key={one} value={one}>
               {words}
             </option>

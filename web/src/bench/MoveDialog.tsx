@@ -1,12 +1,13 @@
 import { Box, Dialog, Portal } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 import { Counter } from './Counter';
 import { FromDrawer } from './FromDrawer';
-import { type Account, accountWords, inAccount } from './heaps';
+import { type Account, inAccount } from './heaps';
 
 export type Pointed = { thing: Schemas['ThingView']; from: Account };
 
@@ -40,7 +41,7 @@ export function MoveDialog({
             <Dialog.Content bg="matDeep" color="bone" borderRadius="sm" data-bench="">
               <Dialog.Header>
                 <Dialog.Title>
-                  {pointed.thing.label}, {there} {accountWords[pointed.from]}
+                  {pointed.thing.label}, {there} {floor.Account[pointed.from]}
                 </Dialog.Title>
               </Dialog.Header>
               <Dialog.Body display="grid" gap="12px">

@@ -1,11 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Counter } from './Counter';
 import { FromDrawer } from './FromDrawer';
-import { type Account, accountWords, inAccount, OWED } from './heaps';
+import { type Account, inAccount, OWED } from './heaps';
 
 type Settled = Schemas['ThingOut'];
 
@@ -53,7 +54,7 @@ export function NotAllBack({
             <chakra.span color="chalkDust" fontSize="15px">
               {' '}
               {OFF.filter((account) => inAccount(thing, account) > 0)
-                .map((account) => `${inAccount(thing, account)} ${accountWords[account]}`)
+                .map((account) => `${inAccount(thing, account)} ${floor.Account[account]}`)
                 .join(', ')}
             </chakra.span>
             <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px">

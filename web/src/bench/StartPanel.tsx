@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
-import { reworkWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -43,7 +43,7 @@ export function StartPanel({
       act: 'start',
       said: { ...aim, off: true, missing: missing.filter((one) => one.count > 0), rework, words },
     });
-  const reasons = Object.entries(reworkWords) as [Rework, string][];
+  const reasons = Object.entries(floor.Rework) as [Rework, string][];
   useKeys([
     { key: 'Space', label: 'It is off and unplugged: begin', act: begin, off: !ready || noting },
     { key: 'J', label: 'Note, photo', act: () => setNoting(true), off: noting },

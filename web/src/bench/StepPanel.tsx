@@ -76,7 +76,7 @@ function Panel(props: Props) {
         key={unknown.component}
         inside={unknown}
         busy={busy}
-        fit={(revision) => press({ act: 'fit', component: unknown.component, revision })}
+        say={(revision) => press({ act: 'fit', component: unknown.component, revision })}
         leave={() => props.pass(unknown.component)}
       />
     );

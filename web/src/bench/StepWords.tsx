@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { sideWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { MarkedPhoto } from '../drawing/MarkedPhoto';
 import { SideOutline } from '../drawing/SideOutline';
 import { Caution } from '../parts/States';
@@ -19,7 +19,7 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
       <Box display="grid" gridTemplateColumns={pictures ? '1fr 178px' : '1fr'} gap="14px" alignItems="start">
         <Box display="grid" gap="10px">
           <Box fontSize="16px" color="chalkDust">
-            {[sideWords[step.side], step.tool || 'bare hands', `about ${step.minutes} min`].join(' · ')}
+            {[floor.Side[step.side], step.tool || 'bare hands', `about ${step.minutes} min`].join(' · ')}
             {way === 'OUT' && ' · back in, the other way round'}
           </Box>
           {way === 'IN' && step.mustBeTrue && (

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { moment, momentOf, wallClock } from '../api/shopWide';
 import { useKeys } from '../app/keys';
 import { WaitRing } from '../drawing/WaitRing';
 import { Act } from '../parts/Buttons';
@@ -36,11 +37,11 @@ export function WaitPanel({
       <Box display="flex" gap="16px" alignItems="center" fontSize="19px" aria-label="The wait" role="group">
         <WaitRing from={wait.since} until={wait.until} size={76} />
         <Box>
-          Off since {at(wait.since)}.{' '}
+          Off since {moment(wait.since)}.{' '}
           {wait.over ? (
             <b>The {wait.hours} hours are over.</b>
           ) : (
-            <b>May be opened from {at(wait.until)}. This wait cannot be shortened.</b>
+            <b>May be opened from {moment(wait.until)}. This wait cannot be shortened.</b>
           )}
           <Box mt="6px">
             <Act
@@ -80,12 +81,7 @@ export function WaitPanel({
           value={since}
           onChange={(event) => setSince(event.target.value)}
         />
-        <Act
-          look="bench"
-          minH="44px"
-          disabled={busy || !since}
-          onClick={() => off(new Date(since).toISOString())}
-        >
+        <Act look="bench" minH="44px" disabled={busy || !since} onClick={() => off(momentOf(since))}>
           Off since then
         </Act>
       </Box>
@@ -95,18 +91,6 @@ export function WaitPanel({
 
 /** Six in the evening, some days ago. */
 function evening(days: number): Date {
-  const time = new Date();
-  time.setDate(time.getDate() - days);
-  time.setHours(18, 0, 0, 0);
-  return time;
-}
-
-function at(time: string): string {
-  return new Date(time).toLocaleString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
+  const day = wallClock(Date.now() - days * 24 * 3600_000).slice(0, 10);
+  return new Date(momentOf(`${day}T18:00`));
 }

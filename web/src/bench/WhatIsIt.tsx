@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { headWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -12,7 +12,7 @@ import type { Bench, Press } from './press';
 
 type Head = Schemas['FastenerGroup']['head'];
 type Finish = Schemas['FastenerGroup']['finish'];
-const HEADS = (Object.keys(headWords) as Head[]).filter((head) => head !== 'RIVET' && head !== 'CLIP');
+const HEADS = (Object.keys(floor.Head) as Head[]).filter((head) => head !== 'RIVET' && head !== 'CLIP');
 const FINISHES: Finish[] = ['BLACK', 'SILVER', 'BRASS'];
 
 /** A screw is left over: say what is seen and measured, and the open places that it may belong to are ranked. */
@@ -71,14 +71,14 @@ export function WhatIsIt({
       <Box color="chalkDust" fontSize="16px">
         Say what you see; what you do not know stays empty.
       </Box>
-      <Dark all={HEADS} words={(one) => headWords[one]} picked={head} pick={setHead} />
+      <Dark all={HEADS} words={(one) => floor.Head[one]} picked={head} pick={setHead} />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
         {field('lengthMm', 'Length under the head, mm', true)}
         {field('diameterMm', 'Diameter, mm')}
         {field('threads', 'Threads counted')}
         {field('overMm', 'over how many mm')}
       </Box>
-      <Dark all={FINISHES} words={(one) => one.toLowerCase()} picked={finish} pick={setFinish} />
+      <Dark all={FINISHES} words={(one) => floor.Finish[one]} picked={finish} pick={setFinish} />
       <Trouble error={ask.error} />
       <Box display="flex" gap="9px">
         <Act look="benchMain" type="submit" flex="1" minH="52px" disabled={ask.isPending}>

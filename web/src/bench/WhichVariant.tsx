@@ -7,12 +7,12 @@ import { Act } from '../parts/Buttons';
 export function WhichVariant({
   inside,
   busy,
-  fit,
+  say,
   leave,
 }: {
   inside: Schemas['SubAssembly'];
   busy: boolean;
-  fit: (revision: number) => void;
+  say: (revision: number) => void;
   leave: () => void;
 }) {
   const rest = inside.variants.filter((one) => one.revision !== inside.usual);
@@ -22,7 +22,7 @@ export function WhichVariant({
     ...all.slice(0, 9).map((one, n) => ({
       key: String(n + 1),
       label: `The ${inside.name} is ${one.name}`,
-      act: () => fit(one.revision),
+      act: () => say(one.revision),
     })),
     { key: 'S', label: 'Not gone into', act: leave },
   ]);
@@ -40,7 +40,7 @@ export function WhichVariant({
           fontSize="18px"
           keyName={n < 9 ? String(n + 1) : undefined}
           disabled={busy}
-          onClick={() => fit(one.revision)}
+          onClick={() => say(one.revision)}
         >
           {one.name}
           {one.tellApart && `: ${one.tellApart}`}

@@ -55,18 +55,6 @@ export function absent(steps: Step[]): Absent[] {
   );
 }
 
-export const accountWords: Record<Account, string> = {
-  FITTED: 'fitted',
-  TRAY: 'in the tray',
-  MISSING_ON_ARRIVAL: 'missing on arrival',
-  LOST: 'lost',
-  BROKEN: 'broken',
-  DESTROYED: 'used up',
-  REPLACED: 'replaced',
-  LEFT_OUT: 'left out',
-  OUT_FOR_NOW: 'left out for now',
-};
-
 /** "4 fasteners, 1 plug, 1 loose". */
 export function countWords(things: { kind: Thing['kind']; count: number }[]): string {
   const sum = (kind: Thing['kind']) =>

@@ -33,7 +33,7 @@ export function LotField({
   const picked = lots.data?.find((lot) => lot.id === lotId);
   return (
     <Box mt="6px">
-      <Box display="grid" gridTemplateColumns="1fr 110px" gap="8px">
+      <Box display="grid" gridTemplateColumns="1fr 160px" gap="8px">
         <Pick
           label="Lot it came in"
           compact

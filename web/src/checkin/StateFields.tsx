@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { markWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { TakePhoto } from '../parts/TakePhoto';
@@ -22,7 +22,7 @@ export function StateFields({ said, say, steps }: Part & { steps: Schemas['StepS
   return (
     <>
       <Box display="flex" flexWrap="wrap" gap="4px">
-        {(Object.keys(markWords) as Mark[]).map((mark) => (
+        {(Object.keys(floor.ArrivalMark) as Mark[]).map((mark) => (
           <Chip
             key={mark}
             on={said.marks.includes(mark)}
@@ -32,14 +32,14 @@ export function StateFields({ said, say, steps }: Part & { steps: Schemas['StepS
             fontSize="14.5px"
             onClick={() => turn(mark)}
           >
-            {markWords[mark]}
+            {floor.ArrivalMark[mark]}
           </Chip>
         ))}
       </Box>
       {PLACED.filter((mark) => said.marks.includes(mark)).map((mark) => (
         <Text
           key={mark}
-          label={`Where: ${markWords[mark]}`}
+          label={`Where: ${floor.ArrivalMark[mark]}`}
           compact
           value={said.places?.[mark] ?? ''}
           onChange={(event) => say({ ...said, places: { ...said.places, [mark]: event.target.value } })}

@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 
 /** What is said of a unit as it comes in. */
-export type Arrival = Schemas['ArrivalSaid'];
+export type Arrival = Schemas['Arrival'];
 
 export const NOTHING_SAID: Arrival = {
   complaint: '',

@@ -1,8 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { causeWords, changeWords, meansWords, moment, remedyWords } from '../api/words';
+import { moment } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
@@ -76,7 +77,7 @@ function Chapter({
         <b>
           {finding.component}, {finding.wrong}
         </b>
-        : {remedyWords[finding.remedy]}
+        : {floor.Remedy[finding.remedy]}
         {finding.part && ` with ${finding.partCount} × ${finding.part}`}
         {finding.costMinor > 0 && ` (${money(finding.costMinor, currency)})`}
         {finding.failed && <chakra.b color="hazard"> it changed nothing</chakra.b>}
@@ -86,9 +87,9 @@ function Chapter({
         </chakra.span>
         {(finding.proof || finding.cause) && (
           <Box color="muted" fontSize="14px">
-            {finding.proof && `Proved: ${meansWords[finding.proof]}. `}
+            {finding.proof && `Proved: ${floor.Means[finding.proof]}. `}
             {finding.cause &&
-              `${finding.causeConfirmed ? 'Cause' : 'Cause suspected'}: ${causeWords[finding.cause]}.`}
+              `${finding.causeConfirmed ? 'Cause' : 'Cause suspected'}: ${floor.Cause[finding.cause]}.`}
           </Box>
         )}
         <Changes changes={finding.changes} />
@@ -139,7 +140,7 @@ function Changes({ changes }: { changes: Schemas['After'][] }) {
         .filter((change) => of(change))
         .map((change) => (
           <chakra.span key={change} mr="10px">
-            {change === 'WENT' ? '✓' : '✗'} {changeWords[change]}: {of(change)}
+            {change === 'WENT' ? '✓' : '✗'} {floor.Change[change]}: {of(change)}
           </chakra.span>
         ))}
     </Box>
@@ -176,7 +177,7 @@ function AfterForm({ finding, symptoms, done }: { finding: Finding; symptoms: st
           return (
             <Chip key={name} on={change !== undefined} onClick={() => turn(name)}>
               {name}
-              {change && `: ${changeWords[change]}`}
+              {change && `: ${floor.Change[change]}`}
             </Chip>
           );
         })}

@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { meansWords } from '../api/words';
 import { useKeys } from '../app/keys';
 import { WhatItTakes } from '../money/WhatItTakes';
 import { Act } from '../parts/Buttons';
@@ -206,7 +206,7 @@ function Seen({ job, evidence, here }: { job: number; evidence: Schemas['Evidenc
           borderColor="line"
         >
           <span>
-            {look.component}: <b>{look.good ? 'good' : 'bad'}</b>, {meansWords[look.means]}
+            {look.component}: <b>{look.good ? 'good' : 'bad'}</b>, {floor.Means[look.means]}
             {look.words && `. ${look.words}`} <chakra.span color="muted">{look.by}</chakra.span>
           </span>
           {here && (

@@ -2,7 +2,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { behindWords, remedyWords } from '../api/words';
+import { floor } from '../api/enumWords';
+import { behindWords } from '../api/words';
 import { OddsBar } from '../drawing/OddsBar';
 
 type Odds = Schemas['UnitOdds'];
@@ -103,7 +104,7 @@ function FaultLine({ fault, act }: { fault: Fault; act?: ReactNode }) {
       {fault.earlier && (
         <Note>
           <chakra.b color="amberInk">Comeback?</chakra.b> The {fault.fault.component} was{' '}
-          {remedyWords[fault.earlier.remedy]}{' '}
+          {floor.Remedy[fault.earlier.remedy]}{' '}
           <Link to={`/jobs/${fault.earlier.jobId}`}>{fault.earlier.daysAgo} days ago</Link>
           {fault.earlier.underWarranty ? ', within six months.' : '.'}
         </Note>

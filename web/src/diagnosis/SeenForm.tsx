@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { meansWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
@@ -47,7 +47,7 @@ export function SeenForm({ job, modelId, done }: { job: number; modelId: number;
           </Chip>
         ))}
       </Box>
-      <OneOf label="How one knows" words={meansWords} picked={means} pick={(one) => one && setMeans(one)} />
+      <OneOf label="How one knows" words={floor.Means} picked={means} pick={(one) => one && setMeans(one)} />
       <Text
         label="Reading or remark"
         compact

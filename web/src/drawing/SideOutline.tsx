@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { sideWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { colours } from '../theme';
 
 type Group = Schemas['FastenerGroup'];
@@ -47,7 +47,7 @@ export function SideOutline({
       width="100%"
       role={place ? 'application' : 'img'}
       tabIndex={place ? 0 : undefined}
-      aria-label={`${sideWords[side]}: ${groups.map((group) => `${group.spots.length} marked for ${group.label}`).join(', ')}${place ? '. Point, or move with the arrows and mark with Enter' : ''}`}
+      aria-label={`${floor.Side[side]}: ${groups.map((group) => `${group.spots.length} marked for ${group.label}`).join(', ')}${place ? '. Point, or move with the arrows and mark with Enter' : ''}`}
       onKeyDown={key}
       style={{ cursor: place ? 'crosshair' : undefined, maxWidth: place ? 360 : 180 }}
       onClick={(event) => {

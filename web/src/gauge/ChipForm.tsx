@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text, Words } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -61,7 +62,7 @@ export function ChipForm({ done }: { done: (number: string) => void }) {
         <Pick label="Each gate is" compact value={does} onChange={(e) => setDoes(e.target.value as Function)}>
           {FUNCTIONS.map((one) => (
             <option key={one} value={one}>
-              {one.toLowerCase()}
+              {floor.LogicFunction[one]}
             </option>
           ))}
         </Pick>

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { ChipDrawing, sides } from '../drawing/ChipDrawing';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -175,7 +176,7 @@ export function LogicPage() {
                 verdict={now.verdict === 'SUSPECT' ? 'BAD' : now.verdict}
                 words={{ GOOD: 'good', SUSPECT: 'suspect', CAN_NOT_SAY: 'cannot say' }[now.verdict]}
               />{' '}
-              {chip.toUpperCase()}: {now.chip.gates.length} × {now.chip.function.toLowerCase()}
+              {chip.toUpperCase()}: {now.chip.gates.length} × {floor.LogicFunction[now.chip.function]}
               {now.chip.openCollector && ', open collector'}
             </Box>
             <Reasons reasons={now.reasons} />
@@ -185,7 +186,7 @@ export function LogicPage() {
                 <b>
                   {gate.gate.inputs.join(', ')} → {gate.gate.output}
                 </b>{' '}
-                wants {gate.expected.toLowerCase()}, is {gate.found.toLowerCase()}. {gate.why}
+                wants {floor.PinLevel[gate.expected]}, is {floor.PinLevel[gate.found]}. {gate.why}
               </Box>
             ))}
           </Box>

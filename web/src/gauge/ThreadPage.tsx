@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { MeasuredScrew } from '../drawing/MeasuredScrew';
 import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
@@ -106,7 +107,7 @@ export function ThreadPage() {
               coarse={found.form === 'TAPPING'}
             />
             <Box>
-              {found.goesInto && <Figure name="goes into" value={found.goesInto.toLowerCase()} />}
+              {found.goesInto && <Figure name="goes into" value={floor.GoesInto[found.goesInto]} />}
               {found.pitchMm !== undefined && <Figure name="pitch" value={`${short(found.pitchMm)} mm`} />}
               {found.driver && <Figure name="driver" value={found.driver} />}
               <Reasons reasons={found.reasons} />

@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { stageWords, verdictWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -74,7 +74,7 @@ export function CheckForm({
       <Box display="flex" gap="6px" flexWrap="wrap">
         {STAGES.map((one) => (
           <Chip key={one} on={said.stage === one} onClick={() => say({ ...said, stage: one })}>
-            {stageWords[one]}
+            {floor.Stage[one]}
           </Chip>
         ))}
       </Box>
@@ -133,7 +133,7 @@ export function CheckForm({
       <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
         {VERDICTS.map((one) => (
           <Chip key={one} on={said.verdict === one} onClick={() => say({ ...said, verdict: one })}>
-            {verdictWords[one]}
+            {floor.Verdict[one]}
           </Chip>
         ))}
         <Act look="main" type="submit" ml="auto" disabled={write.isPending}>

@@ -2,10 +2,10 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { dayForField } from '../api/shopWide';
 import { useJobWrite } from '../api/useJobWrite';
 import { ArrivalFields } from '../checkin/ArrivalFields';
 import type { Arrival } from '../checkin/arrival';
-import { endOf } from '../checkin/takeIn';
 import { useCounter } from '../checkin/useCounter';
 import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
@@ -27,10 +27,6 @@ export function CorrectArrival({ sheet, done }: { sheet: Schemas['JobSheet']; do
   );
 }
 
-function localDay(iso?: string): string {
-  return iso ? new Date(iso).toLocaleDateString('sv-SE') : '';
-}
-
 function Form({
   sheet,
   counter,
@@ -48,7 +44,7 @@ function Form({
   const [serial, setSerial] = useState(job.serial);
   const [revisionId, setRevisionId] = useState(job.revisionId);
   const [slot, setSlot] = useState(job.slot ?? '');
-  const [due, setDue] = useState(localDay(job.dueAt));
+  const [due, setDue] = useState(dayForField(job.dueAt));
   const [arrival, setArrival] = useState<Arrival>({
     complaint: job.complaint,
     symptoms: sheet.symptoms,
@@ -73,7 +69,7 @@ function Form({
             serial,
             revisionId,
             slot: slot || undefined,
-            due: endOf(due),
+            due: due || undefined,
             arrival,
           },
         }),

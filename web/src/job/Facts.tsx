@@ -2,8 +2,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { day, holdWords, markWords, moment, outcomeWords, stageWords } from '../api/words';
+import { day, moment } from '../api/words';
 import { Chapters } from '../diagnosis/Chapters';
 import { DiagnosisPart } from '../diagnosis/DiagnosisPart';
 import { WaitRing } from '../drawing/WaitRing';
@@ -55,7 +56,7 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
         <Part title="How it ended">
           {sheet.outcomes.map(({ id, given, by }, n) => (
             <Line key={id} struck={n > 0}>
-              <b>{outcomeWords[given.outcome]}</b>
+              <b>{floor.Outcome[given.outcome]}</b>
               {given.remark && `: ${given.remark}`} <Who by={by} at={given.at} />
             </Line>
           ))}
@@ -148,7 +149,8 @@ function CheckLine({ row, change }: { row: Schemas['CheckRow']; change: Change }
         ) : undefined
       }
     >
-      <VerdictMark verdict={check.verdict} /> {stageWords[check.stage]}: <b>{check.what}</b>, {how.join(', ')}
+      <VerdictMark verdict={check.verdict} /> {floor.Stage[check.stage]}: <b>{check.what}</b>,{' '}
+      {how.join(', ')}
       {check.remark && `. ${check.remark}`} <Who by={row.by} at={check.at} />
     </Line>
   );
@@ -170,7 +172,7 @@ function HoldLine({ hold, active, here }: { hold: Schemas['HoldRow']; active: bo
         }
       >
         <chakra.span color={active ? 'amber' : 'muted'} fontWeight={active ? 700 : 400}>
-          {holdWords[hold.kind]}
+          {floor.HoldKind[hold.kind]}
         </chakra.span>
         : {hold.why}
         {active ? hold.until && `, until ${moment(hold.until)}` : ', over'}
@@ -199,7 +201,7 @@ function AtTheCounter({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
       'State',
       [
         ...sheet.marks.map((mark) =>
-          sheet.places[mark] ? `${markWords[mark]} (${sheet.places[mark]})` : markWords[mark],
+          sheet.places[mark] ? `${floor.ArrivalMark[mark]} (${sheet.places[mark]})` : floor.ArrivalMark[mark],
         ),
         job.condition,
       ]

@@ -2,8 +2,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { causeWords, meansWords, remedyWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
@@ -101,9 +101,9 @@ export function FindingForm({
         ))}
       </datalist>
       <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="What was done">
-        {(Object.keys(remedyWords) as Remedy[]).map((one) => (
+        {(Object.keys(floor.Remedy) as Remedy[]).map((one) => (
           <Chip key={one} on={remedy === one} onClick={() => setRemedy(one)}>
-            {remedyWords[one]}
+            {floor.Remedy[one]}
           </Chip>
         ))}
       </Box>
@@ -132,12 +132,12 @@ export function FindingForm({
           onChange={(event) => setPartCount(Number(event.target.value))}
         />
       </Box>
-      <OneOf label="What proved it" name="Proved by" words={meansWords} picked={proof} pick={setProof} />
+      <OneOf label="What proved it" name="Proved by" words={floor.Means} picked={proof} pick={setProof} />
       <Box display="flex" gap="4px" alignItems="flex-end">
         <OneOf
           label="Where it came from"
           name="Came from"
-          words={causeWords}
+          words={floor.Cause}
           picked={cause}
           pick={setCause}
         />

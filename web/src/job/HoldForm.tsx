@@ -2,8 +2,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
+import { momentOf, wallClock } from '../api/shopWide';
 import { useJobWrite } from '../api/useJobWrite';
-import { holdWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -25,7 +26,7 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
       answer(
         api.POST('/api/jobs/{job}/holds', {
           params: { path: { job } },
-          body: { kind, why, until: until ? new Date(until).toISOString() : undefined },
+          body: { kind, why, until: until ? momentOf(until) : undefined },
         }),
       ),
     done,
@@ -41,9 +42,9 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
       }}
     >
       <Box display="flex" gap="6px" flexWrap="wrap">
-        {(Object.keys(holdWords) as Kind[]).map((one) => (
+        {(Object.keys(floor.HoldKind) as Kind[]).map((one) => (
           <Chip key={one} on={kind === one} onClick={() => setKind(one)}>
-            {holdWords[one]}
+            {floor.HoldKind[one]}
           </Chip>
         ))}
       </Box>
@@ -58,7 +59,10 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
         />
       </Box>
       {likely?.minutes !== undefined && (
-        <Act alignSelf="start" onClick={() => setUntil(local(Date.now() + (likely.minutes ?? 0) * 60_000))}>
+        <Act
+          alignSelf="start"
+          onClick={() => setUntil(wallClock(Date.now() + (likely.minutes ?? 0) * 60_000))}
+        >
           Usual: {lengthWords(likely.minutes)} ({likely.words})
         </Act>
       )}
@@ -71,12 +75,6 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
       <Trouble error={write.error} />
     </chakra.form>
   );
-}
-
-/** As the field for a moment wants it, by the clock of the shop. */
-function local(time: number): string {
-  const moment = new Date(time);
-  return new Date(time - moment.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 }
 
 function lengthWords(minutes: number): string {

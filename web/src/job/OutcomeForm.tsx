@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { outcomeWords } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -29,9 +29,9 @@ export function OutcomeForm({ job, done }: { job: number; done: () => void }) {
       }}
     >
       <Box display="flex" gap="6px" flexWrap="wrap">
-        {(Object.keys(outcomeWords) as Outcome[]).map((one) => (
+        {(Object.keys(floor.Outcome) as Outcome[]).map((one) => (
           <Chip key={one} on={outcome === one} onClick={() => setOutcome(one)}>
-            {outcomeWords[one]}
+            {floor.Outcome[one]}
           </Chip>
         ))}
       </Box>

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { verdictWords } from '../api/words';
+import { floor } from '../api/enumWords';
 
 const LOOKS = {
   PASSED: { bg: 'mat', color: 'white', borderStyle: 'solid', borderColor: 'mat' },
@@ -20,7 +20,7 @@ export function VerdictMark({ verdict }: { verdict: Schemas['Check']['verdict'] 
       fontWeight={700}
       {...LOOKS[verdict]}
     >
-      {verdictWords[verdict]}
+      {floor.Verdict[verdict]}
     </chakra.span>
   );
 }

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { triageWords } from '../api/words';
 import { Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 
@@ -28,14 +28,14 @@ export function Decide({
   return (
     <Box>
       <Box display="flex" gap="4px" flexWrap="wrap" role="group" aria-label="What to do with it" mt="4px">
-        {(Object.keys(triageWords) as Way[]).map((way) => (
+        {(Object.keys(floor.Triage) as Way[]).map((way) => (
           <Chip
             key={way}
             on={triage?.way === way}
             disabled={decide.isPending}
             onClick={() => decide.mutate(way)}
           >
-            {triageWords[way]}
+            {floor.Triage[way]}
           </Chip>
         ))}
       </Box>

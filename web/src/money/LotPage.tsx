@@ -2,7 +2,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import { behindWords, day, markWords } from '../api/words';
+import { floor } from '../api/enumWords';
+import { behindWords, day } from '../api/words';
 import { faultWords } from '../diagnosis/OddsBars';
 import { OddsBar } from '../drawing/OddsBar';
 import { Empty, Loaded } from '../parts/States';
@@ -66,7 +67,7 @@ function UnitLine({ unit }: { unit: Schemas['UnitOfLot'] }) {
         </b>
         <Box fontSize="14.5px">{unit.symptoms.join(', ')}</Box>
         <Box fontSize="14px" color="muted">
-          {unit.marks.map((mark) => markWords[mark]).join(', ')}
+          {unit.marks.map((mark) => floor.ArrivalMark[mark]).join(', ')}
         </Box>
         {likeliest && (
           <Box mt="4px" fontSize="14px">

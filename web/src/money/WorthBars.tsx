@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { triageWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { useCurrency } from '../team/session';
 import { colours } from '../theme';
 import { money } from '../typed/sum';
@@ -29,7 +29,7 @@ export function WorthBars({ worth, paidMinor }: { worth: Worth; paidMinor?: numb
       {worth.ways.map((way, n) => (
         <Box key={way.way} display="grid" gridTemplateColumns="170px 1fr 84px" gap="8px" alignItems="center">
           <chakra.span fontWeight={n === 0 ? 700 : 400} fontSize="14.5px">
-            {triageWords[way.way]}
+            {floor.Triage[way.way]}
           </chakra.span>
           <svg viewBox="-100 0 200 12" preserveAspectRatio="none" width="100%" height={12} aria-hidden="true">
             <rect

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { type ComponentProps, useState } from 'react';
 import { useCurrency } from '../team/session';
 import { money, plainSum, readSum } from '../typed/sum';
-import { Act } from './Buttons';
+import { Chip } from './Buttons';
 import { Text } from './Fields';
 
 type Look = Pick<ComponentProps<typeof Text>, 'label' | 'compact' | 'onKeyDown'>;
@@ -26,18 +26,21 @@ export function MoneyField({
         {...look}
       />
       {sum && 'ask' in sum && (
-        <Box role="group" aria-label={`${look.label}: which?`} display="flex" gap="4px" flexWrap="wrap">
-          {sum.ask.map((minor) => (
-            <Act
-              key={minor}
-              look="quiet"
-              minH="36px"
-              fontSize="14px"
-              onClick={() => type(plainSum(minor, currency))}
-            >
-              {money(minor, currency)}?
-            </Act>
-          ))}
+        <Box role="group" aria-label={`${look.label}: which?`} mt="3px" fontSize="13px">
+          Which is meant?
+          <Box display="flex" gap="4px" flexWrap="wrap">
+            {sum.ask.map((minor) => (
+              <Chip
+                key={minor}
+                on={false}
+                px="7px"
+                fontSize="14px"
+                onClick={() => type(plainSum(minor, currency))}
+              >
+                {money(minor, currency)}
+              </Chip>
+            ))}
+          </Box>
         </Box>
       )}
     </Box>

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { remedyWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { IntervalBar, JobSquares, percent } from '../drawing/IntervalBar';
 import { Chip } from '../parts/Buttons';
 import { Pick } from '../parts/Fields';
@@ -187,7 +187,7 @@ function WhatWasDone({ fault }: { fault: Fault }) {
           borderColor="line"
           py="4px"
         >
-          <b>{remedyWords[one.remedy]}</b>
+          <b>{floor.Remedy[one.remedy]}</b>
           <Box bg="#ECE4D2" h="18px" position="relative" aria-hidden="true">
             <Box bg="mat" h="100%" style={{ width: `${(100 * one.count) / most}%` }} />
             <Box

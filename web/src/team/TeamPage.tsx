@@ -1,67 +1,84 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { BackupsPart } from '../keeping/BackupsPart';
 import { Act } from '../parts/Buttons';
-import { Pick, Text } from '../parts/Fields';
+import { Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Ringing } from './Ringing';
-import { useSession } from './session';
+import { Roles } from './Roles';
+import { useMay } from './session';
 
-const ROLE_WORDS = { COUNTER: 'counter', BENCH: 'bench', LEAD: 'lead' } as const;
-type Role = keyof typeof ROLE_WORDS;
-
-/** Who works here. */
+/** Who works here, and what they do. */
 export default function TeamPage() {
   const people = useQuery({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')) });
-  const lead = useSession().data?.person?.role === 'LEAD';
+  const mayAdd = useMay('PEOPLE');
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
       <Box bg="card" p="18px 22px" borderRight="1px solid" borderColor="line">
         <chakra.h1 mb="10px">Who works here</chakra.h1>
         <Loaded query={people}>
-          {(all) => (
-            <>
-              {all.map((person) => (
-                <Box
-                  key={person.id}
-                  borderTop="1px solid"
-                  borderColor="line"
-                  py="8px"
-                  display="flex"
-                  gap="14px"
-                >
-                  <chakra.b w="160px">{person.name}</chakra.b>
-                  <span>{ROLE_WORDS[person.role]}</span>
-                </Box>
-              ))}
-            </>
-          )}
+          {(all) => all.map((person) => <Person key={person.id} person={person} changeable={mayAdd} />)}
         </Loaded>
-        {lead ? (
+        {mayAdd ? (
           <NewPerson />
         ) : (
           <Box color="muted" mt="14px">
-            A lead adds people.
+            A lead adds people and says what they do.
           </Box>
         )}
         <Ringing />
       </Box>
       <Box p="18px 22px" minW={0}>
-        <BackupsPart lead={lead} />
+        <Box mb="18px">
+          <Link to="/shop" style={{ color: '#27548A', textDecoration: 'underline' }}>
+            The shop: name, money, clock, hours, rack
+          </Link>
+        </Box>
+        <BackupsPart lead={useMay('BACK_UP')} />
       </Box>
     </Box>
   );
 }
 
+function Person({ person, changeable }: { person: Schemas['SignedIn']; changeable: boolean }) {
+  const client = useQueryClient();
+  const change = useMutation({
+    mutationFn: (roles: Schemas['RolesSaid']['roles']) =>
+      answer(
+        api.PUT('/api/people/{person}/roles', { params: { path: { person: person.id } }, body: { roles } }),
+      ),
+    onSuccess: () => {
+      client.invalidateQueries({ queryKey: ['people'] });
+      client.invalidateQueries({ queryKey: ['session'] });
+    },
+  });
+  return (
+    <Box borderTop="1px solid" borderColor="line" py="8px">
+      <Box display="flex" gap="14px" alignItems="center">
+        <chakra.b w="160px">{person.name}</chakra.b>
+        <Roles
+          of={person.name}
+          roles={person.roles}
+          set={changeable && !change.isPending ? change.mutate : undefined}
+        />
+      </Box>
+      <Trouble error={change.error} />
+    </Box>
+  );
+}
+
+const NOBODY: Schemas['NewPerson'] = { name: '', password: '', roles: ['BENCH'] };
+
 function NewPerson() {
   const client = useQueryClient();
-  const [said, say] = useState<Schemas['NewPerson']>({ name: '', password: '', role: 'BENCH' });
+  const [said, say] = useState(NOBODY);
   const add = useMutation({
     mutationFn: () => answer(api.POST('/api/people', { body: said })),
     onSuccess: () => {
-      say({ name: '', password: '', role: 'BENCH' });
+      say(NOBODY);
       client.invalidateQueries({ queryKey: ['people'] });
     },
   });
@@ -69,7 +86,7 @@ function NewPerson() {
     <chakra.form
       mt="20px"
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '1fr 1fr 140px auto' }}
+      gridTemplateColumns={{ base: '1fr', md: '1fr 1fr auto' }}
       gap="12px"
       alignItems="end"
       onSubmit={(event) => {
@@ -83,21 +100,11 @@ function NewPerson() {
         value={said.password}
         onChange={(e) => say({ ...said, password: e.target.value })}
       />
-      <Pick
-        label="Works at"
-        value={said.role}
-        onChange={(e) => say({ ...said, role: e.target.value as Role })}
-      >
-        {Object.entries(ROLE_WORDS).map(([role, word]) => (
-          <option key={role} value={role}>
-            {word}
-          </option>
-        ))}
-      </Pick>
       <Act look="main" type="submit" disabled={add.isPending}>
         Add
       </Act>
       <Box gridColumn="1 / -1">
+        <Roles of="the new one" roles={said.roles} set={(roles) => say({ ...said, roles })} />
         <Trouble error={add.error} />
       </Box>
     </chakra.form>

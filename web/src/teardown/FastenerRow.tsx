@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { headWords, threadWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
 import { SideOutline } from '../drawing/SideOutline';
 import { Act } from '../parts/Buttons';
@@ -71,7 +71,7 @@ export function FastenerRow({
             });
           }}
         >
-          {Object.entries(headWords).map(([head, words]) => (
+          {Object.entries(floor.Head).map(([head, words]) => (
             <option key={head} value={head}>
               {words}
             </option>
@@ -92,7 +92,7 @@ export function FastenerRow({
           disabled={THREADLESS.includes(group.head)}
           onChange={(event) => set({ thread: event.target.value as Group['thread'] })}
         >
-          {Object.entries(threadWords).map(([thread, words]) => (
+          {Object.entries(floor.ThreadForm).map(([thread, words]) => (
             <option key={thread} value={thread}>
               {words}
             </option>

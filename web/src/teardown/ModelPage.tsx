@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas, seen } from '../api/client';
-import { kindWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Empty, Loaded, Trouble } from '../parts/States';
@@ -62,7 +62,7 @@ function ModelOf({
           <chakra.h1>
             {sheet.model.maker} {sheet.model.name}
           </chakra.h1>
-          <Box color="muted">{kindWords[sheet.model.kind]}</Box>
+          <Box color="muted">{floor.Kind[sheet.model.kind]}</Box>
           <Box display="flex" gap="6px" flexWrap="wrap" ml="14px">
             {sheet.revisions.map((one) => (
               <Chip

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import { kindWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { TakeIn } from '../exchange/TakeIn';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -60,7 +60,7 @@ function Shelf({ models }: { models: Schemas['ModelView'][] }) {
               {model.maker} {model.name}
             </b>
           </Link>
-          <Box color="muted">{kindWords[model.kind]}</Box>
+          <Box color="muted">{floor.Kind[model.kind]}</Box>
           <Box display="flex" flexDirection="column" gap="2px">
             {revisions.map((revision) => (
               <Link key={revision.id} to={`/models/${model.id}/${revision.id}`}>
@@ -111,9 +111,9 @@ function NewModel() {
       />
       <Text label="Name" value={said.name} onChange={(event) => say({ ...said, name: event.target.value })} />
       <Box display="flex" gap="6px" flexWrap="wrap">
-        {(Object.keys(kindWords) as Schemas['ModelSaid']['kind'][]).map((kind) => (
+        {(Object.keys(floor.Kind) as Schemas['ModelSaid']['kind'][]).map((kind) => (
           <Chip key={kind} on={said.kind === kind} onClick={() => say({ ...said, kind })}>
-            {kindWords[kind]}
+            {floor.Kind[kind]}
           </Chip>
         ))}
       </Box>

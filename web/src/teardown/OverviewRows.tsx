@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
-import { stageWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Empty } from '../parts/States';
@@ -81,7 +81,7 @@ export function CheckRows({ checks, set }: { checks: Check[]; set: (checks: Chec
             value={check.stage}
             onChange={(event) => change({ stage: event.target.value as Check['stage'] })}
           >
-            {Object.entries(stageWords).map(([stage, words]) => (
+            {Object.entries(floor.Stage).map(([stage, words]) => (
               <option key={stage} value={stage}>
                 {words}
               </option>

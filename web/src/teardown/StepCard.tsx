@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { fastenerWords, sideWords } from '../api/words';
+import { floor } from '../api/enumWords';
+import { fastenerWords } from '../api/words';
 import { FastenerPicture } from '../drawing/Fastener';
 import { MarkedPhoto } from '../drawing/MarkedPhoto';
 import { SideOutline } from '../drawing/SideOutline';
@@ -30,7 +31,7 @@ export function StepCard({
       <Box>
         <b>{step.title}</b>{' '}
         <chakra.span color="muted">
-          {[sideWords[step.side], step.tool, `${step.minutes} min`].filter(Boolean).join(' · ')}
+          {[floor.Side[step.side], step.tool, `${step.minutes} min`].filter(Boolean).join(' · ')}
         </chakra.span>
         {step.caution && <Caution>{step.caution}</Caution>}
         {step.mustBeTrue && (

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { sideWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
 import { Row, Text, Words } from '../parts/Fields';
 import { Exposes } from './Exposes';
@@ -80,9 +80,9 @@ export function StepForm({
       )}
       <Row name="With">
         <Box display="flex" gap="6px" flexWrap="wrap" mb="6px" role="group" aria-label="Side that faces up">
-          {(Object.keys(sideWords) as Step['side'][]).map((side) => (
+          {(Object.keys(floor.Side) as Step['side'][]).map((side) => (
             <Chip key={side} on={step.side === side} onClick={() => set({ side })}>
-              {sideWords[side]}
+              {floor.Side[side]}
             </Chip>
           ))}
         </Box>

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { sideWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { FastenerPicture } from '../drawing/Fastener';
 
 type Step = Schemas['StepSaid'];
@@ -56,7 +56,7 @@ export function StepList({
             <b>{step.title || 'A step without a title'}</b>
             <chakra.span color="muted" fontSize="14px">
               {' '}
-              {[sideWords[step.side], step.tool, `${step.minutes} min`].filter(Boolean).join(' · ')}
+              {[floor.Side[step.side], step.tool, `${step.minutes} min`].filter(Boolean).join(' · ')}
             </chakra.span>
             <Off step={step} shapes={shapes} />
           </chakra.button>

@@ -1,10 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { headWords, sideWords } from '../api/words';
+import { floor } from '../api/enumWords';
 import { offWords } from '../drawing/AccessMap';
 import { Chip } from '../parts/Buttons';
 import { Caution, Empty } from '../parts/States';
-import { useSession } from '../team/session';
+import { useCurrency } from '../team/session';
 import { money } from '../typed/sum';
 
 /** By what the way is chosen: time, parts, or whether it can be undone. */
@@ -30,7 +30,7 @@ export function WayPanel({
   setOffer: (offer: Offer) => void;
   point: (step: string) => void;
 }) {
-  const currency = useSession().data?.currency ?? 'EUR';
+  const currency = useCurrency();
   const names = notes.components.filter((one) => targets.includes(one.id)).map((one) => one.name);
   const way = offers?.[offer] ?? offers?.time;
   return (
@@ -218,7 +218,7 @@ function Steps({
               <Box>
                 {step.title}
                 <Box color="muted" fontSize="14px">
-                  {sideWords[step.side]}
+                  {floor.Side[step.side]}
                   {step.tool && ` · ${step.tool}`}
                 </Box>
               </Box>
@@ -235,7 +235,7 @@ function Steps({
 
 function offCounts(access: Access): string {
   const heads = Object.entries(access.fasteners).map(
-    ([head, count]) => `${count} ${headWords[head as keyof typeof headWords]}`,
+    ([head, count]) => `${count} ${floor.Head[head as keyof typeof floor.Head]}`,
   );
   return [
     ...heads,

@@ -1,3 +1,4 @@
+import { numberLocale } from '../api/shopWide';
 import { numerals, plain, type Typed } from './numeral';
 
 const SIGNS: Record<string, string> = { EUR: '€', GBP: '£', USD: '$', JPY: '¥' };
@@ -56,7 +57,7 @@ export function readCount(typed: string): Typed {
 
 /** A sum in minor units, as people here write it. */
 export function money(minor: number, currency: string): string {
-  return (minor / 10 ** digitsOf(currency)).toLocaleString('en-GB', { style: 'currency', currency });
+  return (minor / 10 ** digitsOf(currency)).toLocaleString(numberLocale(), { style: 'currency', currency });
 }
 
 /** A sum in minor units as it can be typed again: "12.50". */

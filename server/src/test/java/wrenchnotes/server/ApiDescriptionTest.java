@@ -15,7 +15,9 @@ import java.lang.reflect.RecordComponent;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -31,6 +33,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.unit.Moment;
+import wrenchnotes.core.unit.Spoken;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 
@@ -108,6 +111,7 @@ class ApiDescriptionTest {
                         .version("1")
                         .description("The working memory of a repair shop."));
                 api.setServers(null);
+                api.addExtension("x-words", words());
                 api.getComponents().getSchemas().forEach(Description::sayWhatIsAlwaysThere);
             };
         }
@@ -121,6 +125,25 @@ class ApiDescriptionTest {
                     .map(RecordComponent::getName)
                     .sorted()
                     .toList());
+        }
+
+        /** The closed lists of the core in their order, with the words of the floor: the front end has none of its own. */
+        private static Map<String, List<List<String>>> words() {
+            Map<String, List<List<String>>> words = new TreeMap<>();
+            for (JavaClass type : new ClassFileImporter()
+                    .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                    .importPackages("wrenchnotes.core")) {
+                if (type.isEnum() && type.isAssignableTo(Spoken.class)) {
+                    List<List<String>> list = new ArrayList<>();
+                    for (Object one : type.reflect().getEnumConstants()) {
+                        list.add(List.of(((Spoken) one).name(), ((Spoken) one).words()));
+                    }
+                    assertThat(words.put(type.getSimpleName(), list))
+                            .as("one list called " + type.getSimpleName())
+                            .isNull();
+                }
+            }
+            return words;
         }
 
         private static Map<String, Class<?>> recordsByName() {

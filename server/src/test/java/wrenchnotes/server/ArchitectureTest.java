@@ -3,13 +3,20 @@ package wrenchnotes.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.core.importer.Location;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** The picture in docs/decisions/0001-rooms-and-floors.md, held. */
 @AnalyzeClasses(
@@ -64,17 +71,106 @@ class ArchitectureTest {
             .dependOnClassesThat()
             .resideInAnyPackage("org.springframework.jdbc..", "java.sql..");
 
+    /** Helpers included; what asks at the door, hands out the pen and says what went wrong stands at the door itself. */
     @ArchTest
     static final ArchRule onlyApisSpeakHttp = noClasses()
             .that()
-            .haveSimpleNameEndingWith("Store")
-            .or()
-            .haveSimpleNameEndingWith("Service")
+            .resideInAPackage("wrenchnotes.server..")
+            .and()
+            .haveNameNotMatching(
+                    ".*Api(\\$.*)?|.*ground\\.(Pens|Problems|Seen|FrontEnd)(\\$.*)?|.*team\\.(Doorkeeper|Security)(\\$.*)?")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("org.springframework.web..", "jakarta.servlet..");
+            .resideInAnyPackage("org.springframework.web..", "org.springframework.http..", "jakarta.servlet..");
 
-    /** What the core shows does not change; a search may keep a scratch pad of its own while it runs. */
+    @ArchTest
+    static final ArchRule timeIsTheClocks = noClasses()
+            .should()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(java.time.LocalDate.class, "now")
+            .orShould()
+            .callMethod(java.time.LocalDateTime.class, "now")
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis");
+
+    /** Which rooms of the server each may look into; the demo plays in all of them. */
+    private static final Map<String, String> SERVER = Map.ofEntries(
+            Map.entry("bench", "drawer ground job teardown"),
+            Map.entry("check", "ground job"),
+            Map.entry("checkin", "finder ground job paper photo shop teardown"),
+            Map.entry("diagnosis", "drawer finder ground job teardown"),
+            Map.entry("drawer", "ground shop"),
+            Map.entry("exchange", "ground photo teardown"),
+            Map.entry("finder", "ground"),
+            Map.entry("gauge", "bench diagnosis drawer ground job paper"),
+            Map.entry("ground", ""),
+            Map.entry("job", "ground shop teardown"),
+            Map.entry("keeping", "ground"),
+            Map.entry("meter", "ground"),
+            Map.entry("money", "checkin diagnosis ground job outcome shop"),
+            Map.entry("outcome", "ground job"),
+            Map.entry("paper", "ground job shop"),
+            Map.entry("pattern", "ground"),
+            Map.entry("photo", "ground"),
+            Map.entry("schedule", "ground job"),
+            Map.entry("sheet", "check diagnosis ground job money outcome teardown"),
+            Map.entry("shop", "ground"),
+            Map.entry("team", "ground shop"),
+            Map.entry("teardown", "finder ground photo"));
+
+    /** Which rooms of the core each may look into; {@code unit} is for all. */
+    private static final Map<String, String> CORE = Map.ofEntries(
+            Map.entry("bench", "check teardown"),
+            Map.entry("check", ""),
+            Map.entry("checkin", ""),
+            Map.entry("diagnosis", ""),
+            Map.entry("drawer", ""),
+            Map.entry("gauge", "teardown typed"),
+            Map.entry("job", "bench check outcome teardown"),
+            Map.entry("keeping", ""),
+            Map.entry("money", "diagnosis"),
+            Map.entry("outcome", "bench check"),
+            Map.entry("pattern", ""),
+            Map.entry("schedule", "check job outcome"),
+            Map.entry("shop", ""),
+            Map.entry("team", ""),
+            Map.entry("teardown", "check"),
+            Map.entry("typed", ""),
+            Map.entry("unit", ""));
+
+    @ArchTest
+    static void roomsLookOnlyIntoThoseListed(JavaClasses all) {
+        arrows(all, "wrenchnotes.server.", SERVER, Set.of("demo"), "");
+        arrows(all, "wrenchnotes.core.", CORE, Set.of(), "unit");
+    }
+
+    private static void arrows(
+            JavaClasses all, String floor, Map<String, String> rooms, Set<String> free, String forAll) {
+        Set<String> found = all.stream()
+                .map(JavaClass::getPackageName)
+                .filter(name -> name.startsWith(floor))
+                .map(name -> name.substring(floor.length()).split("\\.")[0])
+                .filter(room -> !free.contains(room))
+                .collect(Collectors.toSet());
+        assertThat(found).isEqualTo(rooms.keySet());
+        rooms.forEach((room, others) -> {
+            String[] hidden = found.stream()
+                    .filter(other -> !other.equals(room) && !other.equals(forAll))
+                    .filter(other -> !List.of(others.split(" ")).contains(other))
+                    .map(other -> floor + other + "..")
+                    .toArray(String[]::new);
+            noClasses()
+                    .that()
+                    .resideInAPackage(floor + room + "..")
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAnyPackage(hidden)
+                    .check(all);
+        });
+    }
+
+    /** What the core shows does not change; a search or a press may keep a scratch pad of its own while it runs. */
     @ArchTest
     static final ArchRule valuesOfTheCoreDoNotChange = classes()
             .that()

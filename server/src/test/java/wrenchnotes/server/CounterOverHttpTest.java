@@ -138,9 +138,10 @@ class CounterOverHttpTest {
         assertThat(sheet.get("story").get(0).get("words").asString())
                 .contains(
                         "Complaint: hums → hums and crackles",
-                        "Symptoms: hums → hums, not no sound",
-                        "[SEAL_WHOLE] → [SEAL_BROKEN]",
-                        "Came with: mains lead → mains lead, remote");
+                        "Symptom added: no sound (asked, not so)",
+                        "Mark added: seal broken",
+                        "Missing: 2 × case → 1 × case",
+                        "Came with it added: remote");
         // Before and after lie in the journal as data, not only as words.
         JdbcClient jdbc = SHOP.bean(JdbcClient.class);
         assertThat(jdbc.sql("""

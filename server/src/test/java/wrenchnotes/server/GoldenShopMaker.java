@@ -54,7 +54,7 @@ final class GoldenShopMaker {
     }
 
     private void make() {
-        post("/api/people", "{'name':'Bo','password':'second hand','role':'BENCH'}");
+        post("/api/people", "{'name':'Bo','password':'second hand','roles':['BENCH']}");
         photo = keptPhoto();
         long model = post("/api/models", "{'maker':'Cormorant Works','name':'Tide','kind':'PLAYER'}");
         revision = post("/api/models/" + model + "/revisions", "{'name':'A','tellApart':'blue feet'}");

@@ -184,7 +184,7 @@ class KeepingOverHttpTest {
         try (RunningShop shop = aShop("wrenchnotes.backups.folder=" + data.resolve("elsewhere"))) {
             Client client = lead(shop);
             Client bench = shop.client().signedIn("Bo", "second hand");
-            assertThat(bench.post("/api/keeping/backups", "").status()).isEqualTo(409);
+            assertThat(bench.post("/api/keeping/backups", "").status()).isEqualTo(403);
             JsonNode begun = client.post("/api/keeping/backups", "").body();
             assertThat(begun.get("folder").asString()).endsWith("elsewhere");
             await(() -> client.get("/api/keeping/backups").body().get("made").size() == 1);

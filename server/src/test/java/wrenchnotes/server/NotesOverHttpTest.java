@@ -177,7 +177,7 @@ class NotesOverHttpTest {
 
     @Test
     void aBenchProposesAndALeadDecides() {
-        client.post("/api/people", body("name", "wren", "password", "quay", "role", "BENCH"));
+        client.post("/api/people", body("name", "wren", "password", "quay", "roles", java.util.List.of("BENCH")));
         Client bench = SHOP.client().signedIn("wren", "quay");
         SmallShop own = new SmallShop(client);
         long job = own.takenIn();
@@ -188,7 +188,7 @@ class NotesOverHttpTest {
                 bench.post(notes + "/proposals", body("step", lid, "why", "five screws, not four", "jobId", job));
         assertThat(proposed.status()).as(proposed.body().toString()).isEqualTo(201);
         assertThat(bench.post("/api/proposals/" + proposed.id() + "/accept", "").status())
-                .isEqualTo(409);
+                .isEqualTo(403);
 
         JsonNode waiting = client.get(notes + "/proposals").body().get(0);
         assertThat(waiting.get("tag").asString()).startsWith("WN-");

@@ -42,7 +42,7 @@ class TwoPeopleTest {
     @Test
     void theBenchOfAnOpenJobAlwaysOpens() {
         lead = SHOP.client().asFirstLead();
-        lead.post("/api/people", quoted("{'name':'Bo','password':'second hand','role':'BENCH'}"));
+        lead.post("/api/people", quoted("{'name':'Bo','password':'second hand','roles':['BENCH']}"));
         bench = SHOP.client().signedIn("Bo", "second hand");
         for (int n = 0; n < HISTORIES; n++) {
             begin(n);

@@ -2,12 +2,13 @@ package wrenchnotes.core.bench;
 
 import java.util.EnumSet;
 import java.util.Set;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * Where the things of one place in a unit can be. Every place of a unit as made is in exactly one of these at any
  * moment; a move takes some from one account to another and nothing appears or vanishes.
  */
-public enum Account {
+public enum Account implements Spoken {
     /** In its place, the one that belongs there. */
     FITTED,
     /** Off the unit, lying on the mat. */
@@ -69,6 +70,7 @@ public enum Account {
     }
 
     /** As said on the floor: "in the tray", "lost". */
+    @Override
     public String words() {
         return switch (this) {
             case FITTED -> "fitted";

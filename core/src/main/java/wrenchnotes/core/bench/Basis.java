@@ -1,7 +1,9 @@
 package wrenchnotes.core.bench;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** How a count is known. */
-public enum Basis {
+public enum Basis implements Spoken {
     /** Somebody counted them here. */
     COUNTED,
     /** Somebody said so: the unit was already open when it came. */
@@ -10,6 +12,7 @@ public enum Basis {
     UNKNOWN;
 
     /** As said on the floor: "told, not counted". */
+    @Override
     public String words() {
         return switch (this) {
             case COUNTED -> "counted";

@@ -1,7 +1,9 @@
 package wrenchnotes.core.bench;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** Which way a step is done. */
-public enum Direction {
+public enum Direction implements Spoken {
     /** On the way in: the step is opened. */
     IN,
     /** On the way out: it is closed again. */
@@ -12,6 +14,7 @@ public enum Direction {
     }
 
     /** As said on the floor. */
+    @Override
     public String words() {
         return this == IN ? "in" : "out";
     }

@@ -1,7 +1,9 @@
 package wrenchnotes.core.bench;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** Why a unit that was closed for good is opened again in the same stay. */
-public enum Rework {
+public enum Rework implements Spoken {
     FORGOTTEN_PLUG,
     MISSED_CHECK,
     WRONG_PART,
@@ -9,6 +11,7 @@ public enum Rework {
     OTHER;
 
     /** As said on the floor: "a forgotten plug". */
+    @Override
     public String words() {
         return switch (this) {
             case FORGOTTEN_PLUG -> "a plug was forgotten";

@@ -1,11 +1,14 @@
 package wrenchnotes.core.check;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** When in the work a check is made. */
-public enum Stage {
+public enum Stage implements Spoken {
     ARRIVAL,
     BEFORE_CLOSING,
     AFTER_CLOSING;
 
+    @Override
     public String words() {
         return switch (this) {
             case ARRIVAL -> "on arrival";

@@ -31,6 +31,8 @@ public record Arrival(
         List<ArrivalPhoto> photos,
         Map<ArrivalMark, String> places) {
 
+    private static final int MOST_WORDS = 60;
+    private static final int MOST_BELONGINGS = 40;
     private static final int MOST_PHOTOS = 12;
 
     /** @param hash of a photo that was kept */
@@ -67,6 +69,9 @@ public record Arrival(
         missing = missing == null ? List.of() : List.copyOf(missing);
         belongings = listed(belongings == null ? List.of() : belongings);
         photos = photos == null ? List.of() : List.copyOf(photos);
+        Checked.within("symptoms", symptoms.size(), 0, MOST_WORDS);
+        Checked.within("missing", missing.size(), 0, MOST_WORDS);
+        Checked.within("belongings", belongings.size(), 0, MOST_BELONGINGS);
         Checked.within("photos", photos.size(), 0, MOST_PHOTOS);
         places = placed(places == null ? Map.of() : places, marks);
     }

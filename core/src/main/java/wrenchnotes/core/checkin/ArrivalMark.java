@@ -1,9 +1,10 @@
 package wrenchnotes.core.checkin;
 
 import java.util.Optional;
+import wrenchnotes.core.unit.Spoken;
 
 /** What can be seen of a unit's state when it comes in. */
-public enum ArrivalMark {
+public enum ArrivalMark implements Spoken {
     SEAL_WHOLE,
     SEAL_BROKEN,
     SEAL_OURS,
@@ -27,6 +28,16 @@ public enum ArrivalMark {
             case LIQUID ->
                 Optional.of("Liquid: no power before it is dry. Unplug, cells out if they are whole, gloves on.");
             default -> Optional.empty();
+        };
+    }
+
+    @Override
+    public String words() {
+        return switch (this) {
+            case SEAL_OURS -> "our seal";
+            case EARLIER_ATTEMPT -> "opened before";
+            case BURNT_SMELL -> "smells burnt";
+            default -> Spoken.super.words();
         };
     }
 }

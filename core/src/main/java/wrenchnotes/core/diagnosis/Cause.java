@@ -1,12 +1,24 @@
 package wrenchnotes.core.diagnosis;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** Where a fault came from, as far as the bench can tell. */
-public enum Cause {
+public enum Cause implements Spoken {
     AGE,
     FALL,
     LIQUID,
     HEAT,
     EARLIER_REPAIR,
     OWNER_TREATMENT,
-    STORAGE
+    STORAGE;
+
+    @Override
+    public String words() {
+        return switch (this) {
+            case FALL -> "a fall";
+            case EARLIER_REPAIR -> "an earlier repair";
+            case OWNER_TREATMENT -> "the owner’s own treatment";
+            default -> Spoken.super.words();
+        };
+    }
 }

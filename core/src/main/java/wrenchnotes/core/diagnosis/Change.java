@@ -3,9 +3,10 @@ package wrenchnotes.core.diagnosis;
 import java.util.Set;
 import java.util.TreeSet;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Spoken;
 
 /** What a remedy did to a symptom. */
-public enum Change {
+public enum Change implements Spoken {
     WENT,
     STAYED,
     CAME;

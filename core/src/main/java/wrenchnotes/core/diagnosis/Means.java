@@ -1,11 +1,13 @@
 package wrenchnotes.core.diagnosis;
 
+import wrenchnotes.core.unit.Spoken;
+
 /**
  * How somebody knows that a component is good or bad. A look is not a measurement: each means has a chance to find a fault that
  * is there, a chance to raise one that is not, and the minutes it takes once the component lies open. Common practice, no
  * source; the figures are ours.
  */
-public enum Means {
+public enum Means implements Spoken {
     /** Looked at, listened to, felt. */
     LOOKED(0.60, 0.08, 1),
     /** A reading, or a tester. */
@@ -38,5 +40,14 @@ public enum Means {
     /** What it takes once one can get at the component. */
     public double minutes() {
         return minutes;
+    }
+
+    @Override
+    public String words() {
+        return switch (this) {
+            case TAKEN_OUT -> "taken out to see";
+            case SWAPPED -> "swapped with a good one";
+            default -> Spoken.super.words();
+        };
     }
 }

@@ -1,7 +1,9 @@
 package wrenchnotes.core.diagnosis;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** What was done about a fault. */
-public enum Remedy {
+public enum Remedy implements Spoken {
     REPLACED,
     CLEANED,
     REVIVED,

@@ -2,6 +2,7 @@ package wrenchnotes.core.diagnosis;
 
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Kind;
+import wrenchnotes.core.unit.Spoken;
 
 /** What a unit is, from the most specific to the widest: revision, model, kind. */
 public record Where(long revision, long model, Kind kind) {
@@ -11,7 +12,7 @@ public record Where(long revision, long model, Kind kind) {
     }
 
     /** How far one looks for jobs like this one. */
-    public enum Level {
+    public enum Level implements Spoken {
         REVISION,
         MODEL,
         KIND,

@@ -3,10 +3,10 @@ package wrenchnotes.core.gauge;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * Which belt fits. Path round two pulleys, open: L = √(4C² − (D−d)²) + ½(D·θD + d·θd), θd = π − 2 asin((D−d)/2C), θD = π + 2
@@ -27,7 +27,7 @@ public final class BeltGauge {
     /** Thinner by up to this goes if the belt is also a little shorter (common practice). */
     private static final double THINNER = 0.35;
 
-    public enum WornMethod {
+    public enum WornMethod implements Spoken {
         /** Folded flat and pulled just straight, end to end: doubled it is the inner circumference. */
         FLAT,
         /** Inner diameter of the ring lying loose. */
@@ -35,7 +35,7 @@ public final class BeltGauge {
         CIRCUMFERENCE
     }
 
-    public enum BeltShape {
+    public enum BeltShape implements Spoken {
         SQUARE,
         FLAT,
         ROUND
@@ -110,7 +110,7 @@ public final class BeltGauge {
 
     public record BeltTarget(double minMm, double bestMm, double maxMm) {}
 
-    public enum BeltBasis {
+    public enum BeltBasis implements Spoken {
         PATH,
         WORN
     }
@@ -219,6 +219,6 @@ public final class BeltGauge {
     }
 
     private static String words(BeltShape shape) {
-        return shape.name().toLowerCase(Locale.ROOT);
+        return shape.words();
     }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * Whether one capacitor may stand in for another: the same capacitance within what the circuit bears, voltage and temperature equal or
@@ -24,7 +25,7 @@ public final class CapacitorGauge {
     private static final double BODY_MM = 0.5;
     private static final double LEAD_MM = 0.5;
 
-    public enum CapacitorKind {
+    public enum CapacitorKind implements Spoken {
         ELECTROLYTIC,
         FILM,
         CERAMIC,

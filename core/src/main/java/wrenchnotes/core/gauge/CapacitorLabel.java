@@ -62,7 +62,7 @@ public final class CapacitorLabel {
             return grade.get().startsWith("X") ? CapacitorKind.SAFETY_X : CapacitorKind.SAFETY_Y;
         }
         for (CapacitorKind kind : CapacitorKind.values()) {
-            if (words.contains(kind.name().toLowerCase(Locale.ROOT))) {
+            if (words.contains(kind.words())) {
                 return kind;
             }
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * A fault along a chain of stages: the first one with a good input and a bad output is it (common practice); until it is found, where to
@@ -17,7 +18,7 @@ public final class ChainGauge {
 
     private static final int MOST = 100;
 
-    public enum Signal {
+    public enum Signal implements Spoken {
         GOOD,
         BAD,
         UNKNOWN

@@ -63,7 +63,7 @@ public final class ElectricReadings {
                 .entrySet().stream()
                         .map(level -> Reading.state(
                                 "pin " + level.getKey(),
-                                level.getValue().name().toLowerCase(Locale.ROOT),
+                                level.getValue().words(),
                                 asked.pins().get(level.getKey()).volts(),
                                 "V",
                                 Optional.ofNullable(ofGates.get(level.getKey()))))
@@ -94,7 +94,7 @@ public final class ElectricReadings {
                 .filter(stage -> stage.out() != ChainGauge.Signal.UNKNOWN)
                 .map(stage -> Reading.state(
                         "after " + stage.name(),
-                        stage.out().name().toLowerCase(Locale.ROOT),
+                        stage.out().words(),
                         Optional.empty(),
                         "",
                         Optional.of(stage.out() == ChainGauge.Signal.GOOD ? Judgement.GOOD : Judgement.BAD)))

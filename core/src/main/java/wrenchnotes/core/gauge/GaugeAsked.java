@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /** One use of one gauge: exactly one of these. */
 public record GaugeAsked(
@@ -19,7 +20,7 @@ public record GaugeAsked(
         Optional<CapacitorGauge.CapacitorAsked> capacitor,
         Optional<LimitGauge.LimitAsked> limit) {
 
-    public enum GaugeKind {
+    public enum GaugeKind implements Spoken {
         BELT,
         GEAR,
         THREAD,

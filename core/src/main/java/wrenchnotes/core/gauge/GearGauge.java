@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * Full-depth spur gears: module m = outside diameter / (teeth + 2); centre distance a = m(z₁ + z₂)/2; diametral pitch = 25.4/m.
@@ -23,7 +24,7 @@ public final class GearGauge {
 
     private static final double TRANSITION_MM = 0.02;
 
-    public enum GearFit {
+    public enum GearFit implements Spoken {
         INTERFERENCE,
         TRANSITION,
         CLEARANCE

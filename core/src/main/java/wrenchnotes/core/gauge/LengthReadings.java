@@ -4,7 +4,6 @@ import static wrenchnotes.core.gauge.LimitGauge.number;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
 
@@ -56,9 +55,7 @@ public final class LengthReadings {
         readings.add(Reading.plain("across the thread", asked.diameterMm(), "mm"));
         found.pitchMm().ifPresent(pitch -> readings.add(Reading.plain("pitch", pitch, "mm")));
         asked.lengthMm().ifPresent(length -> readings.add(Reading.plain("long", length, "mm")));
-        String into = found.goesInto()
-                .map(one -> ", goes into " + one.name().toLowerCase(Locale.ROOT))
-                .orElse("");
+        String into = found.goesInto().map(one -> ", goes into " + one.words()).orElse("");
         return new Measurement(
                 readings,
                 Optional.empty(),

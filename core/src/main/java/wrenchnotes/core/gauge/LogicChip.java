@@ -2,11 +2,11 @@ package wrenchnotes.core.gauge;
 
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * A logic chip: which pins are the inputs and the output of each gate.
@@ -29,7 +29,7 @@ public record LogicChip(
     public static final int MOST_PINS = 24;
     private static final int MOST_INPUTS = 8;
 
-    public enum LogicFunction {
+    public enum LogicFunction implements Spoken {
         NAND,
         NOR,
         AND,
@@ -77,7 +77,7 @@ public record LogicChip(
             if (single ? gate.inputs().size() != 1 : gate.inputs().size() < 2) {
                 throw new Invalid(
                         "inputs",
-                        "A gate that is " + function.name().toLowerCase(Locale.ROOT) + " has "
+                        "A gate that is " + function.words() + " has "
                                 + (single ? "one input" : "two inputs or more") + ", not "
                                 + gate.inputs().size());
             }

@@ -2,13 +2,13 @@ package wrenchnotes.core.gauge;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import wrenchnotes.core.gauge.LogicChip.LogicGate;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * Whether each gate of a logic chip does what its inputs ask. Levels at 5 V, published in the manufacturers' logic data books (from
@@ -21,12 +21,12 @@ import wrenchnotes.core.unit.Invalid;
  */
 public final class LogicGauge {
 
-    public enum LogicRule {
+    public enum LogicRule implements Spoken {
         DATASHEET,
         BENCH
     }
 
-    public enum LogicFamily {
+    public enum LogicFamily implements Spoken {
         TTL,
         LS,
         HC,
@@ -34,7 +34,7 @@ public final class LogicGauge {
         CMOS
     }
 
-    public enum PinLevel {
+    public enum PinLevel implements Spoken {
         HIGH,
         LOW,
         BETWEEN,
@@ -42,7 +42,7 @@ public final class LogicGauge {
         UNKNOWN
     }
 
-    public enum ChipVerdict {
+    public enum ChipVerdict implements Spoken {
         GOOD,
         SUSPECT,
         CAN_NOT_SAY
@@ -218,8 +218,8 @@ public final class LogicGauge {
                 expected,
                 found,
                 Judgement.BAD,
-                "Pin " + gate.output() + " should be " + expected.name().toLowerCase(Locale.ROOT) + " and is "
-                        + found.name().toLowerCase(Locale.ROOT)
+                "Pin " + gate.output() + " should be " + expected.words() + " and is "
+                        + found.words()
                         + ". A part in a tester confirms both the old one and the new one.");
     }
 

@@ -11,6 +11,7 @@ import java.util.Set;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * The rails of a linear supply as a tree. A secondary and whatever is not regulated follow the mains in proportion, and read above
@@ -31,7 +32,7 @@ public final class RailsGauge {
     private static final double DROPOUT_VOLTS = 2;
     private static final double BRIDGE_DROP = 1.4;
 
-    public enum RailKind {
+    public enum RailKind implements Spoken {
         SECONDARY_AC,
         UNREGULATED,
         REGULATED

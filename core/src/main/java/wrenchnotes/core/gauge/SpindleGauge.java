@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * Speed by strobe: bars that stand still N = 60·F / rpm, F flashes a second (a lamp on 50 Hz mains flashes 100 times, on 60 Hz 120; a
@@ -15,7 +16,7 @@ public final class SpindleGauge {
 
     private static final double USUAL_LIMIT_PERCENT = 1;
 
-    public enum Drift {
+    public enum Drift implements Spoken {
         FORWARD,
         BACKWARD
     }

@@ -11,6 +11,7 @@ import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.teardown.ThreadTable;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * Which screw it is: by diameter and pitch against ISO 261 (metric coarse, published) and ISO 1478 (tapping, published; values from
@@ -51,7 +52,7 @@ public final class ThreadGauge {
         }
     }
 
-    public enum GoesInto {
+    public enum GoesInto implements Spoken {
         METAL,
         PLASTIC
     }

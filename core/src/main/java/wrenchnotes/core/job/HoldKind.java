@@ -1,7 +1,9 @@
 package wrenchnotes.core.job;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** What a job is waiting for. */
-public enum HoldKind {
+public enum HoldKind implements Spoken {
     CURE,
     DRY,
     REST,
@@ -11,6 +13,7 @@ public enum HoldKind {
     OWNER;
 
     /** "curing", "for the owner's answer": follows "Waits: ". */
+    @Override
     public String words() {
         return switch (this) {
             case CURE -> "curing";

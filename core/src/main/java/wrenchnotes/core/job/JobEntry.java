@@ -1,7 +1,7 @@
 package wrenchnotes.core.job;
 
 import java.time.Instant;
-import java.time.ZoneOffset;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
@@ -11,8 +11,12 @@ import wrenchnotes.core.unit.Invalid;
 /** Something that was said about a job and never changes: it can only be answered, or taken back with a reason. */
 public sealed interface JobEntry {
 
-    /** As the job's story tells it. */
-    String words();
+    /**
+     * As the job's story tells it.
+     *
+     * @param zone where the shop is
+     */
+    String words(ZoneId zone);
 
     /**
      * A remark, a picture, or both.
@@ -31,7 +35,7 @@ public sealed interface JobEntry {
         }
 
         @Override
-        public String words() {
+        public String words(ZoneId zone) {
             String where = before.isEmpty() ? "" : " (at: " + before.toLowerCase(Locale.ROOT) + ")";
             return (said.isEmpty() ? "A picture" : said) + where;
         }
@@ -40,16 +44,15 @@ public sealed interface JobEntry {
     /** Somebody said that the unit is off and unplugged, and since when. */
     record PowerOff(Instant since) implements JobEntry {
 
-        private static final DateTimeFormatter MINUTES =
-                DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
+        private static final DateTimeFormatter MINUTES = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT);
 
         public PowerOff {
             Checked.present("since", since);
         }
 
         @Override
-        public String words() {
-            return "Off since " + MINUTES.format(since) + " UTC";
+        public String words(ZoneId zone) {
+            return "Off since " + MINUTES.format(since.atZone(zone));
         }
     }
 
@@ -66,7 +69,7 @@ public sealed interface JobEntry {
         }
 
         @Override
-        public String words() {
+        public String words(ZoneId zone) {
             return "Wait kept before \"" + title + "\"" + (caution.isEmpty() ? "" : ", caution followed: " + caution);
         }
     }
@@ -78,7 +81,7 @@ public sealed interface JobEntry {
         }
 
         @Override
-        public String words() {
+        public String words(ZoneId zone) {
             return "Taken back: " + why;
         }
     }

@@ -1,7 +1,9 @@
 package wrenchnotes.core.job;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** Where a job stands. */
-public enum Standing {
+public enum Standing implements Spoken {
     NOT_STARTED,
     WAITING,
     OPEN_ON_BENCH,

@@ -1,7 +1,9 @@
 package wrenchnotes.core.money;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** What to do with a unit that is to be sold. */
-public enum Triage {
+public enum Triage implements Spoken {
     MEND("mend it"),
     SELL_AS_IS("sell it as it is, the fault told"),
     KEEP_FOR_PARTS("keep it for parts"),
@@ -13,6 +15,7 @@ public enum Triage {
         this.words = words;
     }
 
+    @Override
     public String words() {
         return words;
     }

@@ -1,7 +1,9 @@
 package wrenchnotes.core.outcome;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** How a job ended. */
-public enum Outcome {
+public enum Outcome implements Spoken {
     FIXED,
     FIXED_WITH_REMARK,
     PARTLY_FIXED,
@@ -18,6 +20,7 @@ public enum Outcome {
         };
     }
 
+    @Override
     public String words() {
         return switch (this) {
             case FIXED -> "fixed";

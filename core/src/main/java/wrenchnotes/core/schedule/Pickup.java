@@ -8,6 +8,7 @@ import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Standing;
 import wrenchnotes.core.job.Status;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * One open job in the order to pick up.
@@ -18,7 +19,7 @@ import wrenchnotes.core.job.Status;
 public record Pickup(long job, Status status, Turn turn, String reason, Instant promised, Instant since) {
 
     /** In the order of the queue. What is begun goes before what is new: an open tray is a risk that grows. */
-    public enum Turn {
+    public enum Turn implements Spoken {
         OVERDUE,
         BEGUN,
         WAIT_IS_OVER,

@@ -1,5 +1,6 @@
 package wrenchnotes.core.team;
 
+import java.util.Set;
 import wrenchnotes.core.unit.Checked;
 
 /**
@@ -17,7 +18,12 @@ public record Experience(int closings) {
     }
 
     /** Whether they may decide about what somebody proposes for the notes of the model. */
-    public boolean decides(Role role, boolean ownProposal) {
-        return role == Role.LEAD || role == Role.BENCH && closings >= ENOUGH && !ownProposal;
+    public boolean decides(Set<Role> roles, boolean ownProposal) {
+        return roles.contains(Role.LEAD) || writes(roles) && !ownProposal;
+    }
+
+    /** Whether they may change the notes of the model without a proposal. */
+    public boolean writes(Set<Role> roles) {
+        return roles.contains(Role.LEAD) || roles.contains(Role.BENCH) && closings >= ENOUGH;
     }
 }

@@ -1,7 +1,6 @@
 package wrenchnotes.core.teardown;
 
 import java.util.List;
-import java.util.Locale;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -53,10 +52,10 @@ public record FastenerGroup(
     /** "10 cross PH1, 2.9 × 12 mm, tapping, black", as a bench would say it. */
     public String words() {
         String driver = size.isEmpty() ? "" : " " + size;
-        String form = thread == ThreadForm.NONE ? "" : ", " + lower(thread);
+        String form = thread == ThreadForm.NONE ? "" : ", " + thread.form();
         String under = hides.isEmpty() ? "" : ", under the " + hides;
-        return count + " " + lower(head) + driver + ", " + number(diameterMm) + " × " + number(lengthMm) + " mm" + form
-                + ", " + lower(finish) + under;
+        return count + " " + head.words() + driver + ", " + number(diameterMm) + " × " + number(lengthMm) + " mm" + form
+                + ", " + finish.words() + under;
     }
 
     /** The same group with another count. */
@@ -66,10 +65,6 @@ public record FastenerGroup(
 
     FastenerGroup withId(String other) {
         return new FastenerGroup(other, label, head, size, thread, diameterMm, lengthMm, finish, count, hides, spots);
-    }
-
-    private static String lower(Enum<?> one) {
-        return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     private static String number(double mm) {

@@ -1,7 +1,9 @@
 package wrenchnotes.core.teardown;
 
+import wrenchnotes.core.unit.Spoken;
+
 /** What the driver meets on top of a fastener. */
-public enum Head {
+public enum Head implements Spoken {
     CROSS,
     HEXALOBULAR,
     HEXALOBULAR_SECURITY,
@@ -9,5 +11,14 @@ public enum Head {
     HEX,
     TRI_WING,
     RIVET,
-    CLIP
+    CLIP;
+
+    @Override
+    public String words() {
+        return switch (this) {
+            case HEXALOBULAR_SECURITY -> "hexalobular, pin";
+            case TRI_WING -> "tri-wing";
+            default -> Spoken.super.words();
+        };
+    }
 }

@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * How one teardown differs from another, step by step: two revisions, or two versions of one. Steps and things are the
@@ -20,7 +21,7 @@ import java.util.stream.Collectors;
  */
 public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderChanged) {
 
-    public enum Sort {
+    public enum Sort implements Spoken {
         ADDED,
         GONE,
         CHANGED
@@ -98,7 +99,7 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
         line(lines, "how", was.how(), is.how());
         line(lines, "caution", was.caution(), is.caution());
         line(lines, "needs first", titles(was.needs(), earlier), titles(is.needs(), later));
-        line(lines, "side up", lower(was.side()), lower(is.side()));
+        line(lines, "side up", was.side().words(), is.side().words());
         line(lines, "tool", was.tool(), is.tool());
         line(lines, "minutes", number(was.minutes()), number(is.minutes()));
         things(lines, was, is);
@@ -169,10 +170,6 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
 
     private static String counted(Collection<Long> components) {
         return components.stream().map(id -> "component " + id).collect(Collectors.joining(", "));
-    }
-
-    private static String lower(Side side) {
-        return side.name().toLowerCase(java.util.Locale.ROOT);
     }
 
     private static String number(double minutes) {

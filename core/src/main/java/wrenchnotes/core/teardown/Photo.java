@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * A picture of a step.
@@ -25,7 +26,7 @@ public record Photo(String hash, String words, List<Mark> marks) {
     }
 
     /** What a mark points at. */
-    public enum MarkKind {
+    public enum MarkKind implements Spoken {
         FASTENER,
         CONNECTOR,
         CAUTION

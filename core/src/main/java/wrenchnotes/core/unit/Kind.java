@@ -1,7 +1,7 @@
 package wrenchnotes.core.unit;
 
 /** What sort of device a model is. */
-public enum Kind {
+public enum Kind implements Spoken {
     CONSOLE,
     COMPUTER,
     PLAYER,

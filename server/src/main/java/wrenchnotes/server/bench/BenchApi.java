@@ -20,8 +20,10 @@ import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -29,6 +31,7 @@ import wrenchnotes.server.ground.Snapshot;
 /** The bench of one job. Every key press names the version of the bench that it was made on. */
 @RestController
 @RequestMapping("/api/jobs/{job}/bench")
+@May(Act.RUN)
 public class BenchApi {
 
     private final BenchService service;

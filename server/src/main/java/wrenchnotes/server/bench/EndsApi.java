@@ -16,11 +16,13 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Fragments;
 import wrenchnotes.core.bench.ScrewMatch;
 import wrenchnotes.core.drawer.Fitting;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -28,6 +30,7 @@ import wrenchnotes.server.ground.Snapshot;
 /** Open ends on the bench of one job: what is so for a test only, broken pieces, watch points, a screw left over. */
 @RestController
 @RequestMapping("/api/jobs/{job}/bench")
+@May(Act.RUN)
 class EndsApi {
     private final EndsService service;
     private final Benches benches;
@@ -124,6 +127,7 @@ class EndsApi {
 
     /** Changes nothing. */
     @PostMapping("/what-is-it")
+    @May(Act.ASK)
     ScrewMatch.Answer whatIsIt(@PathVariable long job, @Valid @RequestBody ScrewSaid said) {
         ScrewMatch.Known known = new ScrewMatch.Known(
                 said.head(), said.lengthMm(), said.diameterMm(), said.threads(), said.overMm(), said.finish());

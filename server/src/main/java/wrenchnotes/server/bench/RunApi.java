@@ -15,13 +15,16 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Rework;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.server.bench.RunService.Offer;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 
 /** Runs on the bench of one job: begun, turned, paused, closed. */
 @RestController
 @RequestMapping("/api/jobs/{job}/bench")
+@May(Act.RUN)
 class RunApi {
     private final RunService service;
     private final Presses press;

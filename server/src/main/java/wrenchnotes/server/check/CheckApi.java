@@ -14,11 +14,14 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.Moment;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 
 /** Checks of a job. */
 @RestController
+@May(Act.CHECK)
 public class CheckApi {
 
     private final CheckService service;

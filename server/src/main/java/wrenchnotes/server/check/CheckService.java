@@ -1,6 +1,5 @@
 package wrenchnotes.server.check;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
@@ -9,6 +8,7 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Stale;
 import wrenchnotes.server.job.JobStore;
 
@@ -18,11 +18,13 @@ public class CheckService {
 
     private final CheckStore checks;
     private final JobStore jobs;
+    private final Rights rights;
     private final Journal journal;
 
-    CheckService(CheckStore checks, JobStore jobs, Journal journal) {
+    CheckService(CheckStore checks, JobStore jobs, Rights rights, Journal journal) {
         this.checks = checks;
         this.jobs = jobs;
+        this.rights = rights;
         this.journal = journal;
     }
 
@@ -34,6 +36,7 @@ public class CheckService {
     public CheckStore.CheckRow correct(By who, long id, String why, Optional<Function<Moment, Check>> instead) {
         CheckStore.CheckRow before = checks.check(id);
         By by = jobs.job(before.jobId()).entered(who);
+        rights.mustBeOwn(by, before.by());
         if (before.struckWhy().isPresent()) {
             throw new Stale("This check was corrected by somebody else meanwhile.", checks.ofJob(before.jobId()));
         }
@@ -64,7 +67,7 @@ public class CheckService {
 
     private static String words(Check check) {
         return check.stage().words() + ", " + check.what() + ": "
-                + check.verdict().name().toLowerCase(Locale.ROOT).replace('_', ' ')
+                + check.verdict().words()
                 + (check.times() > 1 ? " (" + check.times() + " times)" : "")
                 + (check.remark().isEmpty() ? "" : ". " + check.remark());
     }

@@ -1,6 +1,7 @@
 package wrenchnotes.server.checkin;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
+import wrenchnotes.core.checkin.ArrivalDiff;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
@@ -22,6 +24,7 @@ import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.photo.PhotoStore;
+import wrenchnotes.server.shop.TheShop;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
 
@@ -37,6 +40,7 @@ public class CheckInService {
     private final ModelStore models;
     private final NotesStore notes;
     private final FinderIndex finder;
+    private final TheShop shop;
     private final Journal journal;
 
     CheckInService(
@@ -48,6 +52,7 @@ public class CheckInService {
             ModelStore models,
             NotesStore notes,
             FinderIndex finder,
+            TheShop shop,
             Journal journal) {
         this.store = store;
         this.lots = lots;
@@ -57,36 +62,17 @@ public class CheckInService {
         this.models = models;
         this.notes = notes;
         this.finder = finder;
+        this.shop = shop;
         this.journal = journal;
     }
 
-    /**
-     * A unit at the counter.
-     *
-     * @param unit the unit if it was found again
-     * @param owner the owner if known; else a new one with this name
-     */
-    public record Coming(
-            Optional<Long> unit,
-            String serial,
-            long revision,
-            Ownership ownership,
-            Optional<Long> owner,
-            String ownerName,
-            String ownerContact,
-            Optional<Long> lot,
-            Optional<Long> paidMinor,
-            Optional<String> slot,
-            Optional<Instant> due,
-            Arrival arrival) {}
-
     public record TakenIn(long jobId, String tag) {}
 
-    public TakenIn takeIn(By by, Coming coming) {
-        ModelStore.Revision revision = revision(coming.revision());
+    public TakenIn takeIn(By by, CheckInSaid coming) {
+        ModelStore.Revision revision = revision(coming.revisionId());
         String serial = Checked.optionalText("serial", coming.serial(), 60);
-        CheckInStore.Unit unit = coming.unit().isPresent()
-                ? knownUnit(coming.unit().get(), serial, revision)
+        CheckInStore.Unit unit = coming.unitId().isPresent()
+                ? knownUnit(coming.unitId().get(), serial, revision)
                 : store.unit(store.addUnit(by, store.nextTag(), serial, revision.id()));
         mustBeFree(coming.slot(), -1);
         Optional<Long> owner = owner(coming);
@@ -94,19 +80,7 @@ public class CheckInService {
         mustBeKept(coming.arrival());
         Arrival arrival = coming.arrival();
         List<ArrivalStore.MissingThing> missing = missing(revision.id(), arrival);
-        long job = store.addJob(
-                by,
-                new CheckInStore.NewJob(
-                        unit.id(),
-                        revision.id(),
-                        coming.ownership(),
-                        owner,
-                        coming.lot(),
-                        coming.paidMinor(),
-                        coming.slot(),
-                        coming.due(),
-                        arrival.complaint(),
-                        arrival.condition()));
+        long job = store.addJob(by, unit.id(), owner, coming.due().map(shop.now()::endOf), coming);
         arrivals.write(job, arrival, missing);
         finder.renew(job);
         JobStore.Job taken = jobs.job(job);
@@ -137,13 +111,13 @@ public class CheckInService {
         return unit;
     }
 
-    private Optional<Long> owner(Coming coming) {
-        if (coming.owner().isPresent()) {
-            if (!store.hasOwner(coming.owner().get())) {
+    private Optional<Long> owner(CheckInSaid coming) {
+        if (coming.ownerId().isPresent()) {
+            if (!store.hasOwner(coming.ownerId().get())) {
                 throw new Invalid(
-                        "ownerId", "There is no owner " + coming.owner().get());
+                        "ownerId", "There is no owner " + coming.ownerId().get());
             }
-            return coming.owner();
+            return coming.ownerId();
         }
         String name = Checked.optionalText("ownerName", coming.ownerName(), 120);
         if (name.isEmpty()) {
@@ -155,8 +129,8 @@ public class CheckInService {
         return Optional.of(store.addOwner(name, Checked.optionalText("ownerContact", coming.ownerContact(), 120)));
     }
 
-    private void mustBeOfALot(Coming coming) {
-        coming.lot().ifPresent(lot -> {
+    private void mustBeOfALot(CheckInSaid coming) {
+        coming.lotId().ifPresent(lot -> {
             if (coming.ownership() != Ownership.RESALE) {
                 throw new Invalid("lotId", "Only a unit to be sold comes in a lot");
             }
@@ -204,18 +178,14 @@ public class CheckInService {
                 .toList();
     }
 
-    /** What can be corrected of an arrival while the unit is here. */
-    public record Correction(
-            String serial, long revision, Optional<String> slot, Optional<Instant> due, Arrival arrival) {}
-
     /** @return the job as corrected */
-    public JobStore.Job correct(By who, long id, Seen seen, Correction correction) {
+    public JobStore.Job correct(By who, long id, Seen seen, CorrectionSaid correction) {
         JobStore.Job before = jobs.job(id);
         By by = before.entered(who);
         seen.mustBe(before.version(), before.tag(), () -> before);
         mustBeFree(correction.slot(), id);
         mustBeKept(correction.arrival());
-        ModelStore.Revision revision = revision(correction.revision());
+        ModelStore.Revision revision = revision(correction.revisionId());
         if (revision.id() != before.revisionId() && store.hasEntries(id)) {
             throw Refused.because("It is opened with the notes of revision " + before.revision()
                     + ": the revision cannot change while its ledger runs.");
@@ -223,34 +193,37 @@ public class CheckInService {
         Arrival arrival = correction.arrival();
         Arrival was = arrival(before);
         store.correctUnit(before.unitId(), Checked.optionalText("serial", correction.serial(), 60), revision.id());
-        store.correctJob(
-                id,
-                new CheckInStore.NewJob(
-                        before.unitId(),
-                        revision.id(),
-                        before.ownership(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        correction.slot(),
-                        correction.due(),
-                        arrival.complaint(),
-                        arrival.condition()));
+        store.correctJob(id, due(before, correction), correction);
         arrivals.write(id, arrival, missing(revision.id(), arrival));
         finder.renew(id);
         JobStore.Job after = jobs.job(id);
-        ArrivalLine.Corrected words = ArrivalLine.corrected(before, after, was, arrival);
+        Map<String, String> labels = new HashMap<>();
+        notes.newest(before.revisionId()).teardown().things().forEach(thing -> labels.put(thing.id(), thing.label()));
+        notes.newest(revision.id()).teardown().things().forEach(thing -> labels.put(thing.id(), thing.label()));
+        ArrivalDiff diff = ArrivalDiff.between(told(before, was), told(after, arrival), labels);
         journal.write(
                 by,
                 new Journal.Entry(
                         id,
                         "job",
                         id,
-                        words.ours(),
-                        words.owners(),
+                        ("Corrected. " + diff.sentences()).strip(),
+                        diff.ownersSentences(),
                         ArrivalLine.of(before, was),
                         ArrivalLine.of(after, arrival)));
         return after;
+    }
+
+    /** A promise that was not touched stands to the minute. */
+    private Optional<Instant> due(JobStore.Job before, CorrectionSaid said) {
+        return said.due().equals(before.dueAt().map(shop.now()::day))
+                ? before.dueAt()
+                : said.due().map(shop.now()::endOf);
+    }
+
+    private ArrivalDiff.Told told(JobStore.Job job, Arrival arrival) {
+        return new ArrivalDiff.Told(
+                job.serial(), job.revision(), job.slot(), job.dueAt().map(shop.now()::day), arrival);
     }
 
     private Arrival arrival(JobStore.Job job) {

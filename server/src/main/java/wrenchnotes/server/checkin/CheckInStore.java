@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.NotFound;
@@ -127,13 +126,13 @@ public class CheckInStore {
         return jdbc.sql("""
                         SELECT name
                         FROM slot
-                        WHERE NOT EXISTS (SELECT 1 FROM job WHERE slot = slot.name AND handed_over_at IS NULL)
+                        WHERE gone = 0 AND NOT EXISTS (SELECT 1 FROM job WHERE slot = slot.name AND handed_over_at IS NULL)
                         ORDER BY shelf, place
                         """).query(String.class).list();
     }
 
     boolean hasSlot(String slot) {
-        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM slot WHERE name = :slot)")
+        return jdbc.sql("SELECT EXISTS (SELECT 1 FROM slot WHERE name = :slot AND gone = 0)")
                 .param("slot", slot)
                 .query(Boolean.class)
                 .single();
@@ -184,38 +183,25 @@ public class CheckInStore {
                 .list();
     }
 
-    /** What a new job's row holds beside its arrival. */
-    record NewJob(
-            long unit,
-            long revision,
-            Ownership ownership,
-            Optional<Long> owner,
-            Optional<Long> lot,
-            Optional<Long> paidMinor,
-            Optional<String> slot,
-            Optional<Instant> due,
-            String complaint,
-            String condition) {}
-
-    long addJob(By by, NewJob job) {
+    long addJob(By by, long unit, Optional<Long> owner, Optional<Instant> due, CheckInSaid said) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO job (unit_id, revision_id, ownership, owner_id, lot_id, paid_minor, slot, complaint,
                                                  condition_words, checked_in_at, checked_in_by, due_at)
                                 VALUES (:unit, :revision, :ownership, :owner, :lot, :paid, :slot, :complaint,
                                         :condition, :at, :by, :due)
                                 """)
-                .param("unit", job.unit())
-                .param("revision", job.revision())
-                .param("ownership", job.ownership().name())
-                .param("owner", job.owner().orElse(null))
-                .param("lot", job.lot().orElse(null))
-                .param("paid", job.paidMinor().orElse(null))
-                .param("slot", job.slot().orElse(null))
-                .param("complaint", job.complaint())
-                .param("condition", job.condition())
+                .param("unit", unit)
+                .param("revision", said.revisionId())
+                .param("ownership", said.ownership().name())
+                .param("owner", owner.orElse(null))
+                .param("lot", said.lotId().orElse(null))
+                .param("paid", said.paidMinor().orElse(null))
+                .param("slot", said.slot().orElse(null))
+                .param("complaint", said.arrival().complaint())
+                .param("condition", said.arrival().condition())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
-                .param("due", Sql.millis(job.due().orElse(null))));
+                .param("due", Sql.millis(due.orElse(null))));
     }
 
     /** Whether anything came off, or was accounted for: then the job goes by its notes. */
@@ -228,12 +214,12 @@ public class CheckInStore {
     }
 
     /** Where the revision turns out to be another, a run that is under way goes through the whole of it. */
-    void correctJob(long id, NewJob job) {
+    void correctJob(long id, Optional<Instant> due, CorrectionSaid said) {
         jdbc.sql("""
                         UPDATE run SET targets = '[]', route = '[]'
                         WHERE job_id = :id AND closing_id IS NULL
                           AND (SELECT revision_id FROM job WHERE id = :id) <> :revision
-                        """).param("id", id).param("revision", job.revision()).update();
+                        """).param("id", id).param("revision", said.revisionId()).update();
         jdbc.sql("""
                         UPDATE job
                         SET teardown_id = CASE WHEN revision_id = :revision THEN teardown_id END,
@@ -243,11 +229,11 @@ public class CheckInStore {
                         WHERE id = :id
                         """)
                 .param("id", id)
-                .param("revision", job.revision())
-                .param("slot", job.slot().orElse(null))
-                .param("complaint", job.complaint())
-                .param("condition", job.condition())
-                .param("due", Sql.millis(job.due().orElse(null)))
+                .param("revision", said.revisionId())
+                .param("slot", said.slot().orElse(null))
+                .param("complaint", said.arrival().complaint())
+                .param("condition", said.arrival().condition())
+                .param("due", Sql.millis(due.orElse(null)))
                 .update();
     }
 }

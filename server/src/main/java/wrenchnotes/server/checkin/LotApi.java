@@ -13,14 +13,17 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 
 /** Lots: crates of units to be sold. */
 @RestController
 @RequestMapping("/api/lots")
+@May(Act.CHECK_IN)
 public class LotApi {
 
     private final LotStore lots;

@@ -9,14 +9,17 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 
 /** The words, and which of them say the same. */
 @RestController
 @RequestMapping("/api/symptoms")
+@May(Act.WORDS)
 public class WordApi {
 
     private final WordStore words;

@@ -2,6 +2,7 @@ package wrenchnotes.server.demo;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
@@ -18,6 +19,7 @@ import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.outcome.Outcome;
+import wrenchnotes.server.checkin.CheckInSaid;
 import wrenchnotes.server.checkin.CheckInService;
 import wrenchnotes.server.checkin.LotStore;
 import wrenchnotes.server.demo.DemoPlan.Visit;
@@ -170,7 +172,7 @@ public class DemoReplay {
             Optional<Long> owner = unit.owner().map(turn.shop.owners()::get);
             CheckInService.TakenIn taken = counter.takeIn(
                     turn.by("marit"),
-                    new CheckInService.Coming(
+                    new CheckInSaid(
                             Optional.ofNullable(turn.shop.units().get(unit.number())),
                             unit.serial(),
                             turn.known.revision(),
@@ -199,9 +201,9 @@ public class DemoReplay {
                             name -> lots.add(turn.by("ines"), "Recycling yard, " + name + " clear-out", turn.at()));
         }
 
-        private Optional<Instant> due() {
+        private Optional<LocalDate> due() {
             return turn.visit.unit().ownership() == Ownership.CUSTOMER && turn.visit.luck() % 3 != 1
-                    ? Optional.of(turn.at().plus(Duration.ofDays(8 + turn.visit.luck() % 14)))
+                    ? Optional.of(LocalDate.ofInstant(turn.at(), ZoneOffset.UTC).plusDays(8 + turn.visit.luck() % 14))
                     : Optional.empty();
         }
 

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicLong;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,7 +29,8 @@ import wrenchnotes.server.team.PersonStore;
 public class DemoShop implements SmartInitializingSingleton {
 
     private static final Logger LOG = LoggerFactory.getLogger(DemoShop.class);
-    private static final List<Role> ROLES = List.of(Role.LEAD, Role.BENCH, Role.BENCH, Role.COUNTER);
+    private static final List<Set<Role>> ROLES =
+            List.of(Set.of(Role.LEAD), Set.of(Role.BENCH), Set.of(Role.BENCH), Set.of(Role.COUNTER));
 
     private final Settings settings;
     private final PersonStore people;

@@ -20,12 +20,15 @@ import wrenchnotes.core.diagnosis.CrossedTries;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Overruling;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 
 /** What speaks for and against faults of a unit on the bench. */
 @RestController
+@May(Act.FIND)
 public class EvidenceApi {
 
     private final EvidenceService service;

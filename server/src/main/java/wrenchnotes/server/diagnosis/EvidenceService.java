@@ -1,7 +1,6 @@
 package wrenchnotes.server.diagnosis;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
@@ -140,8 +139,7 @@ public class EvidenceService {
         String story = "After " + row.component() + ", " + row.wrong() + ": "
                 + (failed ? "it changed nothing. " : "")
                 + changes.stream()
-                        .map(after ->
-                                after.symptom() + " " + after.change().name().toLowerCase(Locale.ROOT))
+                        .map(after -> after.symptom() + " " + after.change().words())
                         .collect(Collectors.joining(", "));
         journal.write(by, new Journal.Entry(job.id(), "after", id, story, before, row));
         return row;

@@ -14,10 +14,13 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 
 /** Findings of a job. */
 @RestController
+@May(Act.FIND)
 public class FindingApi {
 
     private final FindingService service;

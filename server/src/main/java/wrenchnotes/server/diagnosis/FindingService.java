@@ -11,6 +11,7 @@ import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Stale;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.ModelService;
@@ -25,6 +26,7 @@ public class FindingService {
     private final ModelService models;
     private final ModelStore modelStore;
     private final DrawerService drawers;
+    private final Rights rights;
     private final Journal journal;
 
     FindingService(
@@ -33,12 +35,14 @@ public class FindingService {
             ModelService models,
             ModelStore modelStore,
             DrawerService drawers,
+            Rights rights,
             Journal journal) {
         this.findings = findings;
         this.jobs = jobs;
         this.models = models;
         this.modelStore = modelStore;
         this.drawers = drawers;
+        this.rights = rights;
         this.journal = journal;
     }
 
@@ -80,6 +84,7 @@ public class FindingService {
         if (before.struckWhy().isPresent()) {
             throw new Stale("This finding was corrected by somebody else meanwhile.", findings.ofJob(job.id()));
         }
+        rights.mustBeOwn(by, before.by());
         findings.strike(by, id, Checked.text("why", why, 300));
         before.part()
                 .ifPresent(part -> drawers.putBack(

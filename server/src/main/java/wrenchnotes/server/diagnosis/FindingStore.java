@@ -51,7 +51,7 @@ public class FindingStore {
 
         String words() {
             return component + ", " + wrong + ": "
-                    + remedy.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ')
+                    + remedy.words()
                     + part.map(name -> " (" + partCount + " × " + name + ")").orElse("");
         }
     }

@@ -12,9 +12,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.diagnosis.FaultModel;
 import wrenchnotes.core.diagnosis.Odds;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 
 /** Odds of faults from a model that is sent along: changes nothing, knows no shop. */
 @RestController
+@May(Act.ASK)
 class OddsApi {
 
     /** @param prior how likely it is before anything is known */

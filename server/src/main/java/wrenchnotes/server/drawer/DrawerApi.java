@@ -15,6 +15,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -22,6 +24,7 @@ import wrenchnotes.server.ground.Snapshot;
 /** The drawers. */
 @RestController
 @RequestMapping("/api/parts")
+@May(Act.PARTS)
 public class DrawerApi {
 
     private final DrawerStore drawers;

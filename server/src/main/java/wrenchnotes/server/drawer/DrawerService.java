@@ -2,9 +2,11 @@ package wrenchnotes.server.drawer;
 
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.Stock;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
 
 /** Taking parts, booking them in, naming them. Each method runs in the caller's transaction. */
@@ -12,10 +14,12 @@ import wrenchnotes.server.ground.Seen;
 public class DrawerService {
 
     private final DrawerStore drawers;
+    private final Rights rights;
     private final Journal journal;
 
-    DrawerService(DrawerStore drawers, Journal journal) {
+    DrawerService(DrawerStore drawers, Rights rights, Journal journal) {
         this.drawers = drawers;
+        this.rights = rights;
         this.journal = journal;
     }
 
@@ -58,6 +62,9 @@ public class DrawerService {
         DrawerStore.Part before = drawers.part(id);
         seen.mustBe(before.version(), before.name(), () -> before);
         refuseTwin(drawer, name, id);
+        if (eachMinor != before.eachMinor()) {
+            rights.must(by, Act.PRICES);
+        }
         drawers.change(id, drawer, name, what, eachMinor);
         DrawerStore.Part after = drawers.part(id);
         journal.write(by, Journal.Entry.ofShop("part", id, "Part " + name + " changed", before, after));

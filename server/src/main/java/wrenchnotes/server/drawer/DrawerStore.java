@@ -8,8 +8,8 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.Stock;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
-import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.shop.TheShop;
 
 /** Parts and every change of their count. */
 @Component
@@ -18,11 +18,11 @@ public class DrawerStore {
     private static final String PART = "SELECT id, drawer, name, what, count, each_minor, version FROM part ";
 
     private final JdbcClient jdbc;
-    private final Settings settings;
+    private final TheShop shop;
 
-    DrawerStore(JdbcClient jdbc, Settings settings) {
+    DrawerStore(JdbcClient jdbc, TheShop shop) {
         this.jdbc = jdbc;
-        this.settings = settings;
+        this.shop = shop;
     }
 
     /** @param eachMinor cost of one, in the shop's currency's minor units */
@@ -55,7 +55,7 @@ public class DrawerStore {
     }
 
     Stock stock(Part part) {
-        return new Stock(part.name(), part.count(), Money.ofMinor(settings.money(), part.eachMinor()));
+        return new Stock(part.name(), part.count(), Money.ofMinor(shop.currency(), part.eachMinor()));
     }
 
     long add(String drawer, String name, String what, long eachMinor) {

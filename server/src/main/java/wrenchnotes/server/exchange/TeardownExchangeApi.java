@@ -17,7 +17,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.photo.PhotoStore;
@@ -26,6 +28,7 @@ import wrenchnotes.server.teardown.NotesStore;
 
 /** Teardown notes out of the shop and into it. */
 @RestController
+@May(Act.IMPORT)
 public class TeardownExchangeApi {
 
     private final ModelStore models;

@@ -3,7 +3,6 @@ package wrenchnotes.server.exchange;
 import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -52,7 +51,7 @@ public class TeardownPapers {
             }
             paragraph(page, step.mustBeTrue().isEmpty() ? "" : "First: " + step.mustBeTrue());
             paragraph(page, step.how());
-            line(page, "Side up", step.side().name().toLowerCase(Locale.ROOT));
+            line(page, "Side up", step.side().words());
             line(page, "Tool", step.tool());
             line(page, "Minutes", number(step.minutes()));
             line(

@@ -9,14 +9,17 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.gauge.LogicChip;
 import wrenchnotes.core.gauge.LogicChips;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 
 /** The chips that the logic gauge knows, as data that can be taken along. */
 @RestController
 @RequestMapping("/api/chips")
+@May(Act.MEASURE)
 public class ChipApi {
 
     private final ChipStore chips;

@@ -22,13 +22,16 @@ import wrenchnotes.core.gauge.LogicGauge;
 import wrenchnotes.core.gauge.RailsGauge;
 import wrenchnotes.core.gauge.SpindleGauge;
 import wrenchnotes.core.gauge.ThreadGauge;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.server.bench.OpenPlaces;
 import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Snapshot;
 
 /** Measuring and arithmetic: what is sent along, and what lies in the drawers. */
 @RestController
 @RequestMapping("/api/gauges")
+@May(Act.ASK)
 public class GaugeApi {
 
     private final DrawerStore drawers;

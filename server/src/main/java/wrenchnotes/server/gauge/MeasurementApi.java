@@ -13,12 +13,15 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.gauge.Beside.BesideTable;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.server.gauge.MeasurementStore.MeasurementRow;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 
 /** Gauges inside a job: readings that are kept, and laid beside those of a good unit. */
 @RestController
+@May(Act.MEASURE)
 public class MeasurementApi {
 
     private final MeasurementService service;

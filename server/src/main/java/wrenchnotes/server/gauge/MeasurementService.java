@@ -3,7 +3,6 @@ package wrenchnotes.server.gauge;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -20,6 +19,7 @@ import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.gauge.MeasurementStore.MeasurementRow;
 import wrenchnotes.server.gauge.MeasurementStore.NewMeasurement;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Stale;
 import wrenchnotes.server.job.JobStore;
 
@@ -34,14 +34,21 @@ public class MeasurementService {
     private final ChipStore chips;
     private final JobStore jobs;
     private final FindingStore findings;
+    private final Rights rights;
     private final Journal journal;
 
     MeasurementService(
-            MeasurementStore measurements, ChipStore chips, JobStore jobs, FindingStore findings, Journal journal) {
+            MeasurementStore measurements,
+            ChipStore chips,
+            JobStore jobs,
+            FindingStore findings,
+            Rights rights,
+            Journal journal) {
         this.measurements = measurements;
         this.chips = chips;
         this.jobs = jobs;
         this.findings = findings;
+        this.rights = rights;
         this.journal = journal;
     }
 
@@ -88,9 +95,7 @@ public class MeasurementService {
     }
 
     private static String words(MeasurementRow row) {
-        String verdict = row.verdict()
-                .map(one -> " (" + one.name().toLowerCase(Locale.ROOT).replace("can_not_say", "cannot say") + ")")
-                .orElse("");
+        String verdict = row.verdict().map(one -> " (" + one.words() + ")").orElse("");
         return (row.goodUnit() ? "Measured on a good unit" : "Measured " + row.stage())
                 + (row.place().isEmpty() ? "" : ", " + row.place()) + ". " + row.words() + verdict
                 + (row.instrument().isEmpty() ? "" : ". With " + row.instrument());
@@ -99,6 +104,7 @@ public class MeasurementService {
     public MeasurementRow strike(By who, long id, String why) {
         MeasurementRow before = measurements.measurement(id);
         By by = jobs.job(before.jobId()).entered(who);
+        rights.mustBeOwn(by, before.by());
         if (before.struckWhy().isPresent()) {
             throw new Stale("Somebody else struck this meanwhile.", measurements.ofJob(before.jobId()));
         }
@@ -121,8 +127,8 @@ public class MeasurementService {
         List<String> stages = new ArrayList<>(List.of("before"));
         findings.ofJob(job).stream()
                 .filter(finding -> finding.struckWhy().isEmpty())
-                .map(finding -> "after " + finding.component() + " "
-                        + finding.remedy().name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                .map(finding ->
+                        "after " + finding.component() + " " + finding.remedy().words())
                 .filter(stage -> !stages.contains(stage))
                 .forEach(stages::add);
         return stages;

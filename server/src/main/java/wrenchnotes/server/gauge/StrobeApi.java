@@ -14,6 +14,7 @@ import wrenchnotes.core.gauge.StrobeDisc;
 import wrenchnotes.core.gauge.StrobeDisc.DiscPlan;
 import wrenchnotes.core.gauge.StrobeDisc.RingAsked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.paper.StrobePapers;
 
 /** Strobe discs to print: a ring for each pair of {@code rpm} and {@code flashes}, the first one outside. */
 @RestController

@@ -24,6 +24,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
+import wrenchnotes.core.team.NotAllowed;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
 
@@ -71,6 +72,11 @@ public class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler(Pens.Damaged.class)
     ResponseEntity<ProblemDetail> damaged(Pens.Damaged e) {
         return answer(problem(HttpStatus.SERVICE_UNAVAILABLE, "Not written", e.getMessage()));
+    }
+
+    @ExceptionHandler(NotAllowed.class)
+    ResponseEntity<ProblemDetail> notAllowed(NotAllowed e) {
+        return answer(problem(HttpStatus.FORBIDDEN, "Somebody else", e.getMessage()));
     }
 
     @ExceptionHandler(NotFound.class)

@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,21 +13,27 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.EntryStore.EntryRow;
+import wrenchnotes.server.shop.TheShop;
 
 /** What was said about a job and never changes. */
 @RestController
+@May(Act.REMARK)
 class EntryApi {
 
     private final EntryService service;
     private final EntryStore entries;
+    private final TheShop shop;
     private final Snapshot snapshot;
 
-    EntryApi(EntryService service, EntryStore entries, Snapshot snapshot) {
+    EntryApi(EntryService service, EntryStore entries, TheShop shop, Snapshot snapshot) {
         this.service = service;
         this.entries = entries;
+        this.shop = shop;
         this.snapshot = snapshot;
     }
 
@@ -48,12 +55,12 @@ class EntryApi {
             Optional<Long> takesBack,
             Optional<String> takenBack) {
 
-        static EntrySeen of(EntryRow row) {
+        static EntrySeen of(EntryRow row, ZoneId zone) {
             return new EntrySeen(
                     row.id(),
                     row.jobId(),
                     row.kind(),
-                    row.entry().words(),
+                    row.entry().words(zone),
                     row.entry() instanceof JobEntry.Remark remark ? remark.photo() : Optional.empty(),
                     row.at(),
                     row.by(),
@@ -66,15 +73,17 @@ class EntryApi {
     /** In the order in which they were said, those that were taken back too. */
     @GetMapping("/api/jobs/{job}/entries")
     List<EntrySeen> entries(@PathVariable long job) {
-        return snapshot.read(
-                () -> entries.ofJob(job).stream().map(EntrySeen::of).toList());
+        return snapshot.read(() -> entries.ofJob(job).stream().map(this::seen).toList());
     }
 
     public record TakeBackSaid(@NotBlank @Size(max = 300) String why) {}
 
     @PostMapping("/api/entries/{entry}/take-back")
     EntrySeen takeBack(@PathVariable long entry, @Valid @RequestBody TakeBackSaid said, Pen pen) {
-        return EntrySeen.of(
-                pen.once(said, by -> service.takeBack(by, entry, said.why()), EntryRow::id, entries::entry));
+        return seen(pen.once(said, by -> service.takeBack(by, entry, said.why()), EntryRow::id, entries::entry));
+    }
+
+    private EntrySeen seen(EntryRow row) {
+        return EntrySeen.of(row, shop.now().zoneId());
     }
 }

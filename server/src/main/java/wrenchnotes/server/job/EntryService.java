@@ -6,6 +6,7 @@ import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.job.EntryStore.EntryRow;
 
 /** Says something about a job, once, and takes it back. Each method runs in the caller's transaction. */
@@ -14,11 +15,13 @@ public class EntryService {
 
     private final EntryStore entries;
     private final JobStore jobs;
+    private final Rights rights;
     private final Journal journal;
 
-    EntryService(EntryStore entries, JobStore jobs, Journal journal) {
+    EntryService(EntryStore entries, JobStore jobs, Rights rights, Journal journal) {
         this.entries = entries;
         this.jobs = jobs;
+        this.rights = rights;
         this.journal = journal;
     }
 
@@ -37,6 +40,7 @@ public class EntryService {
     EntryRow takeBack(By who, long id, String why) {
         EntryRow row = entries.entry(id);
         By by = jobs.job(row.jobId()).entered(who);
+        rights.mustBeOwn(by, row.by());
         if (row.takenBack().isPresent()) {
             throw Refused.because("This was taken back already.");
         }

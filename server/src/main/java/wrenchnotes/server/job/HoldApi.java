@@ -22,11 +22,14 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.UsualWait;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 
 /** Holds of a job. */
 @RestController
+@May(Act.HOLD)
 public class HoldApi {
 
     private final HoldService service;

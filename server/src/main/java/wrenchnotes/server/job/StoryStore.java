@@ -1,6 +1,7 @@
 package wrenchnotes.server.job;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.job.EntryStore.EntryRow;
+import wrenchnotes.server.shop.TheShop;
 
 /** A job's story, read from the journal; a line of an entry reads as the entry does. */
 @Component
@@ -39,10 +41,12 @@ public class StoryStore {
 
     private final JdbcClient jdbc;
     private final EntryStore entries;
+    private final TheShop shop;
 
-    StoryStore(JdbcClient jdbc, EntryStore entries) {
+    StoryStore(JdbcClient jdbc, EntryStore entries, TheShop shop) {
         this.jdbc = jdbc;
         this.entries = entries;
+        this.shop = shop;
     }
 
     /**
@@ -60,13 +64,13 @@ public class StoryStore {
             Optional<Long> entry,
             Optional<String> struckWhy) {
 
-        private Line telling(EntryRow row) {
+        private Line telling(EntryRow row, ZoneId zone) {
             return new Line(
                     id,
                     at,
                     by,
                     subject,
-                    row.entry().words(),
+                    row.entry().words(zone),
                     row.entry() instanceof JobEntry.Remark remark ? remark.photo() : Optional.empty(),
                     row.entry() instanceof JobEntry.Remark ? Optional.of(row.id()) : Optional.empty(),
                     row.takenBack());
@@ -105,7 +109,10 @@ public class StoryStore {
         Map<Long, EntryRow> rows =
                 entries.ofJob(job).stream().collect(Collectors.toMap(EntryRow::id, Function.identity()));
         return lines.stream()
-                .map(line -> entryOf.containsKey(line.id()) ? line.telling(rows.get(entryOf.get(line.id()))) : line)
+                .map(line -> entryOf.containsKey(line.id())
+                        ? line.telling(
+                                rows.get(entryOf.get(line.id())), shop.now().zoneId())
+                        : line)
                 .toList();
     }
 

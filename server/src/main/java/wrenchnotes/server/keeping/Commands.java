@@ -1,7 +1,7 @@
 package wrenchnotes.server.keeping;
 
 import java.nio.file.Path;
-import java.time.Instant;
+import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalInt;
@@ -38,7 +38,7 @@ public final class Commands {
                         "wrenchnotes.backups.folder",
                         shop.resolve(Backups.FOLDER).toString(),
                         args));
-        Backup.Made made = Backup.make(shop, into, Instant.now(), Backup.Progress.SILENT);
+        Backup.Made made = Backup.make(shop, into, Clock.systemUTC().instant(), Backup.Progress.SILENT);
         return "Backed up to " + made.folder() + ": the database, the key and "
                 + made.manifest().photos().size() + " pictures, all looked at.";
     }

@@ -9,14 +9,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import wrenchnotes.core.team.Role;
-import wrenchnotes.core.unit.Refused;
-import wrenchnotes.server.ground.Session;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Troubles;
 
 /** How safe the shop's data is. */
 @RestController
 @RequestMapping("/api/keeping")
+@May(Act.BACK_UP)
 class KeepingApi {
 
     private final Backups backups;
@@ -69,9 +69,6 @@ class KeepingApi {
     @PostMapping("/backups")
     @ResponseStatus(HttpStatus.ACCEPTED)
     BackupsNow begin() {
-        if (Session.current().role() != Role.LEAD) {
-            throw Refused.because("A lead makes backups.");
-        }
         backups.begin();
         return backups();
     }

@@ -12,17 +12,18 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.gauge.MeterFunction;
-import wrenchnotes.core.team.Role;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
-import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.Snapshot;
 
 /** The bench meter: where it is, and what it reads. */
 @RestController
 @RequestMapping("/api/meter")
+@May(Act.SETTINGS)
 public class MeterApi {
 
     private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "::1");
@@ -72,9 +73,6 @@ public class MeterApi {
 
     @PutMapping
     MeterNow say(@Valid @RequestBody MeterSaid said, Pen pen) {
-        if (Session.current().role() != Role.LEAD) {
-            throw Refused.because("Only a lead says where the meter is. Ask the shop's lead.");
-        }
         Checked.within("port", said.port(), 1, 65_535);
         MeterClient.MeterAt meter = new MeterClient.MeterAt(Checked.text("host", said.host(), 200), said.port());
         MeterClient.MeterAt before = where();
@@ -87,6 +85,7 @@ public class MeterApi {
 
     /** Nothing is written: the reading is the caller's. */
     @PostMapping("/readings")
+    @May(Act.MEASURE)
     ReadingTaken take(@Valid @RequestBody ReadingAsked asked) {
         MeterClient.Taken taken = client.take(where(), asked.function(), asked.at());
         return new ReadingTaken(

@@ -18,8 +18,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.money.Triage;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.server.checkin.LotStore;
 import wrenchnotes.server.diagnosis.DiagnosisService;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.ArrivalStore;
@@ -27,6 +29,7 @@ import wrenchnotes.server.job.JobStore;
 
 /** What a job costs and is worth; what becomes of units to be sold. */
 @RestController
+@May(Act.SELL)
 public class MoneyApi {
 
     private final WorthService service;

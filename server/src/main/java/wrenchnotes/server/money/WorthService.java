@@ -15,10 +15,10 @@ import wrenchnotes.core.unit.Kind;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.diagnosis.DiagnosisService;
 import wrenchnotes.server.ground.Journal;
-import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.job.HoldService;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.outcome.OutcomeStore;
+import wrenchnotes.server.shop.TheShop;
 
 /** What a unit will take, what it may fetch, and what to do with it. Runs in the caller's transaction. */
 @Component
@@ -30,21 +30,16 @@ public class WorthService {
     private final HoldService holds;
     private final OutcomeStore outcomes;
     private final JobStore jobs;
-    private final Settings settings;
+    private final TheShop shop;
     private final Journal journal;
 
     WorthService(
-            MoneyStore money,
-            HoldService holds,
-            OutcomeStore outcomes,
-            JobStore jobs,
-            Settings settings,
-            Journal journal) {
+            MoneyStore money, HoldService holds, OutcomeStore outcomes, JobStore jobs, TheShop shop, Journal journal) {
         this.money = money;
         this.holds = holds;
         this.outcomes = outcomes;
         this.jobs = jobs;
-        this.settings = settings;
+        this.shop = shop;
         this.journal = journal;
     }
 
@@ -72,7 +67,7 @@ public class WorthService {
             Optional<MoneyStore.SaleRow> sale) {}
 
     public Estimate estimate(DiagnosisService.Judged judged) {
-        return Estimate.of(judged.diagnosis(), judged.work(), settings.hourMinor());
+        return Estimate.of(judged.diagnosis(), judged.work(), shop.now().hourMinor());
     }
 
     public Money atCounter(
@@ -84,7 +79,7 @@ public class WorthService {
                 : Optional.empty();
         return new Money(
                 estimate,
-                settings.hourMinor(),
+                shop.now().hourMinor(),
                 parts(judged, revision),
                 worth,
                 paid,
@@ -101,7 +96,7 @@ public class WorthService {
                 : Optional.empty();
         return new Money(
                 estimate,
-                settings.hourMinor(),
+                shop.now().hourMinor(),
                 parts(judged, job.revisionId()),
                 worth,
                 paid,
@@ -187,7 +182,7 @@ public class WorthService {
                         id,
                         "sale",
                         id,
-                        "Sold " + (worked ? "working" : "as it is") + " for " + settings.inMoney(minor),
+                        "Sold " + (worked ? "working" : "as it is") + " for " + shop.inMoney(minor),
                         minor));
     }
 }

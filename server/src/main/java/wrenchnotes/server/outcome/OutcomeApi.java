@@ -13,12 +13,15 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.outcome.Outcome;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.job.JobStore;
 
 /** Outcome and handover of a job. */
 @RestController
 @RequestMapping("/api/jobs/{job}")
+@May(Act.CHECK)
 public class OutcomeApi {
 
     private final OutcomeService service;
@@ -48,6 +51,7 @@ public class OutcomeApi {
     public record HandoverSaid(@Size(max = 40) List<GoesBack> belongings) {}
 
     @PostMapping("/handover")
+    @May(Act.HAND_OVER)
     JobStore.Job handOver(@PathVariable long job, @Valid @RequestBody(required = false) HandoverSaid said, Pen pen) {
         List<GoesBack> belongings = said == null || said.belongings() == null ? List.of() : said.belongings();
         return pen.once(belongings, by -> service.handOver(by, job, belongings), JobStore.Job::id, jobs::job);

@@ -11,11 +11,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Pen;
 
 /** Pictures in and out. */
 @RestController
+@May(Act.REMARK)
 public class PhotoApi {
 
     private final PhotoStore photos;

@@ -16,6 +16,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Session;
@@ -26,6 +28,7 @@ import wrenchnotes.server.ground.Snapshot;
  * revoked.
  */
 @RestController
+@May(Act.REMARK)
 class CalendarApi {
 
     private final CalendarStore store;

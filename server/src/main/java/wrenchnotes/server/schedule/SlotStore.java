@@ -17,7 +17,7 @@ public class SlotStore {
     }
 
     List<Slot> slots() {
-        return jdbc.sql("SELECT name, shelf, place FROM slot ORDER BY shelf, place")
+        return jdbc.sql("SELECT name, shelf, place FROM slot WHERE gone = 0 ORDER BY shelf, place")
                 .query((row, n) -> new Slot(row.getString("name"), row.getString("shelf"), row.getInt("place")))
                 .list();
     }

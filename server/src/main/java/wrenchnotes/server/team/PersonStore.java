@@ -1,10 +1,13 @@
 package wrenchnotes.server.team;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.core.authority.AuthorityUtils;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -15,12 +18,17 @@ import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.ground.Stored;
 
 /** The people of the shop. */
 @Component
 public class PersonStore implements UserDetailsService {
 
-    private static final String COLUMNS = "SELECT id, name, password_hash, role FROM person ";
+    private static final String COLUMNS = """
+            SELECT id, name, password_hash,
+                   (SELECT json_group_array(role) FROM person_role WHERE person_id = person.id) AS roles
+            FROM person
+            """;
 
     private final JdbcClient jdbc;
 
@@ -33,17 +41,20 @@ public class PersonStore implements UserDetailsService {
     Optional<Person> find(String name) {
         return jdbc.sql(COLUMNS + "WHERE name = :name")
                 .param("name", name)
-                .query((row, n) -> new Person(
-                        new SignedIn(row.getLong("id"), row.getString("name"), Role.valueOf(row.getString("role"))),
-                        row.getString("password_hash")))
+                .query((row, n) -> new Person(signedIn(row), row.getString("password_hash")))
                 .optional();
+    }
+
+    private static SignedIn signedIn(ResultSet row) throws SQLException {
+        Set<Role> roles = EnumSet.noneOf(Role.class);
+        Stored.tree(row.getString("roles")).forEach(role -> roles.add(Role.valueOf(role.asString())));
+        return new SignedIn(row.getLong("id"), row.getString("name"), roles);
     }
 
     /** Everybody, by name. */
     public List<SignedIn> all() {
         return jdbc.sql(COLUMNS + "ORDER BY name")
-                .query((row, n) ->
-                        new SignedIn(row.getLong("id"), row.getString("name"), Role.valueOf(row.getString("role"))))
+                .query((row, n) -> signedIn(row))
                 .list();
     }
 
@@ -62,19 +73,29 @@ public class PersonStore implements UserDetailsService {
     }
 
     /** @throws Invalid if somebody has that name */
-    public SignedIn add(Instant at, String name, String passwordHash, Role role) {
+    public SignedIn add(Instant at, String name, String passwordHash, Set<Role> roles) {
         if (find(name).isPresent()) {
             throw new Invalid("name", "There is already somebody called " + name);
         }
-        long id = Sql.inserted(jdbc.sql("""
-                                INSERT INTO person (name, password_hash, role, made_at)
-                                VALUES (:name, :hash, :role, :at)
-                                """)
+        long id = Sql.inserted(jdbc.sql("INSERT INTO person (name, password_hash, made_at) VALUES (:name, :hash, :at)")
                 .param("name", name)
                 .param("hash", passwordHash)
-                .param("role", role.name())
                 .param("at", at.toEpochMilli()));
-        return new SignedIn(id, name, role);
+        does(id, roles);
+        return new SignedIn(id, name, roles);
+    }
+
+    /** Somebody does these things from now on. */
+    void does(long person, Set<Role> roles) {
+        jdbc.sql("DELETE FROM person_role WHERE person_id = :person")
+                .param("person", person)
+                .update();
+        for (Role role : roles) {
+            jdbc.sql("INSERT INTO person_role (person_id, role) VALUES (:person, :role)")
+                    .param("person", person)
+                    .param("role", role.name())
+                    .update();
+        }
     }
 
     /** For the cookie that outlives a restart. */
@@ -89,7 +110,7 @@ public class PersonStore implements UserDetailsService {
 
         @Override
         public List<org.springframework.security.core.GrantedAuthority> getAuthorities() {
-            return AuthorityUtils.createAuthorityList("ROLE_" + person.role());
+            return List.of();
         }
 
         @Override

@@ -6,8 +6,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
@@ -27,12 +29,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.shop.ShopSettings;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.team.Role;
 import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.shop.TheShop;
 
 /** Signing in and out. */
 @RestController
@@ -51,6 +57,8 @@ public class SessionApi {
     private final TransactionTemplate writing;
     private final Snapshot snapshot;
     private final Settings settings;
+    private final TheShop shop;
+    private final Rights rights;
     private final Clock clock;
 
     SessionApi(
@@ -61,6 +69,8 @@ public class SessionApi {
             PlatformTransactionManager transactions,
             Snapshot snapshot,
             Settings settings,
+            TheShop shop,
+            Rights rights,
             Clock clock) {
         this.people = people;
         this.passwords = passwords;
@@ -69,6 +79,8 @@ public class SessionApi {
         this.writing = new TransactionTemplate(transactions);
         this.snapshot = snapshot;
         this.settings = settings;
+        this.shop = shop;
+        this.rights = rights;
         this.clock = clock;
     }
 
@@ -81,6 +93,7 @@ public class SessionApi {
      *
      * @param person empty when nobody is signed in
      * @param firstVisit nobody works here yet: the next to come makes the first lead
+     * @param may what the person may do here
      * @param demoPeople names shown on the sign-in page in demo mode
      */
     public record SessionView(
@@ -88,7 +101,8 @@ public class SessionApi {
             boolean firstVisit,
             List<String> demoPeople,
             Optional<String> demoPassword,
-            String currency) {}
+            ShopSettings shop,
+            Set<Act> may) {}
 
     @GetMapping
     SessionView session() {
@@ -118,7 +132,7 @@ public class SessionApi {
             if (!people.isEmpty()) {
                 throw Refused.because("This shop has people already. Sign in, or ask its lead to add you.");
             }
-            people.add(clock.instant(), entry.name().strip(), hash, Role.LEAD);
+            people.add(clock.instant(), entry.name().strip(), hash, Set.of(Role.LEAD));
         });
         return enter(people.find(entry.name().strip()).orElseThrow(), request, response);
     }
@@ -162,6 +176,17 @@ public class SessionApi {
                 people.isEmpty(),
                 settings.demo() ? DemoPeople.NAMES : List.of(),
                 settings.demo() ? Optional.of(DemoPeople.PASSWORD) : Optional.empty(),
-                settings.currency());
+                shop.now(),
+                person.map(one -> may(one.id())).orElse(Set.of()));
+    }
+
+    private Set<Act> may(long person) {
+        Set<Act> may = EnumSet.noneOf(Act.class);
+        for (Act act : Act.values()) {
+            if (act.openTo(rights.of(person))) {
+                may.add(act);
+            }
+        }
+        return may;
     }
 }

@@ -17,8 +17,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.unit.Kind;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -26,6 +28,7 @@ import wrenchnotes.server.ground.Snapshot;
 /** Models, their revisions and components. */
 @RestController
 @RequestMapping("/api")
+@May(Act.MODELS)
 public class ModelApi {
 
     private final ModelStore models;

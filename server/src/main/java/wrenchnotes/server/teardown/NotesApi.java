@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.NotesDiff;
@@ -26,6 +27,7 @@ import wrenchnotes.core.teardown.SharedFix;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.ThreadQuestion;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
@@ -33,17 +35,20 @@ import wrenchnotes.server.ground.Snapshot;
 /** The teardown notes of a revision, read and saved as a whole. */
 @RestController
 @RequestMapping("/api/revisions/{revision}")
+@May(Act.NOTES)
 public class NotesApi {
 
     private final ModelStore models;
     private final NotesStore notes;
     private final ModelService service;
+    private final NotesRight right;
     private final Snapshot snapshot;
 
-    NotesApi(ModelStore models, NotesStore notes, ModelService service, Snapshot snapshot) {
+    NotesApi(ModelStore models, NotesStore notes, ModelService service, NotesRight right, Snapshot snapshot) {
         this.models = models;
         this.notes = notes;
         this.service = service;
+        this.right = right;
         this.snapshot = snapshot;
     }
 
@@ -90,6 +95,7 @@ public class NotesApi {
                 by -> {
                     Overview overview = said.overview()
                             .orElseGet(() -> notes.newest(revision).teardown().overview());
+                    right.mustHave(by, revision);
                     return service.saveNotes(by, revision, seen, Teardown.of(overview, steps.steps()), why);
                 },
                 NotesStore.Version::id,
@@ -166,7 +172,10 @@ public class NotesApi {
     NotesView takeOver(@PathVariable long revision, Seen seen, @Valid @RequestBody FixTaken said, Pen pen) {
         return view(pen.once(
                 said,
-                by -> service.takeOver(by, revision, seen, said.from(), said.steps()),
+                by -> {
+                    right.mustHave(by, revision);
+                    return service.takeOver(by, revision, seen, said.from(), said.steps());
+                },
                 NotesStore.Version::id,
                 notes::version));
     }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
@@ -24,10 +25,12 @@ import wrenchnotes.core.teardown.plan.Costs;
 import wrenchnotes.core.teardown.plan.Plan;
 import wrenchnotes.core.teardown.plan.PlanStep;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Snapshot;
 
 /** The way in: from saved notes, and from steps that nobody has saved yet. */
 @RestController
+@May(Act.ASK)
 public class PlanApi {
 
     private final Assembly assembly;

@@ -14,8 +14,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.NotesDiff;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.SignedIn;
@@ -23,6 +25,7 @@ import wrenchnotes.server.ground.Snapshot;
 
 /** Proposals for the notes, from whoever has the unit open. */
 @RestController
+@May(Act.PROPOSE)
 public class ProposalApi {
 
     private final ProposalService service;
@@ -86,7 +89,7 @@ public class ProposalApi {
                             proposal.at(),
                             proposal.jobId(),
                             proposal.tag(),
-                            service.decides(me.id(), me.role(), proposal)))
+                            service.decides(me.id(), proposal)))
                     .toList();
         });
     }
@@ -109,22 +112,19 @@ public class ProposalApi {
     }
 
     @PostMapping("/api/proposals/{proposal}/accept")
+    @May(Act.NOTES)
     Decided accept(@PathVariable long proposal, Pen pen) {
         return pen.once(
                 "accept",
-                by -> new Decided(
-                        proposal,
-                        service.accept(by, Session.current().role(), proposal).number()),
+                by -> new Decided(proposal, service.accept(by, proposal).number()),
                 Decided::id,
                 id -> new Decided(id, service.notesNow(id)));
     }
 
     @PostMapping("/api/proposals/{proposal}/decline")
+    @May(Act.NOTES)
     Decided decline(@PathVariable long proposal, @Valid @RequestBody DeclineSaid said, Pen pen) {
-        pen.once(
-                said,
-                by -> service.decline(
-                        by, Session.current().role(), proposal, said.why().strip()));
+        pen.once(said, by -> service.decline(by, proposal, said.why().strip()));
         return new Decided(proposal, 0);
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.team.Experience;
-import wrenchnotes.core.team.Role;
+import wrenchnotes.core.team.NotAllowed;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.By;
@@ -23,14 +23,21 @@ public class ProposalService {
     private final ModelStore models;
     private final NotesStore notes;
     private final ModelService service;
+    private final NotesRight right;
     private final Journal journal;
 
     ProposalService(
-            ProposalStore proposals, ModelStore models, NotesStore notes, ModelService service, Journal journal) {
+            ProposalStore proposals,
+            ModelStore models,
+            NotesStore notes,
+            ModelService service,
+            NotesRight right,
+            Journal journal) {
         this.proposals = proposals;
         this.models = models;
         this.notes = notes;
         this.service = service;
+        this.right = right;
         this.journal = journal;
     }
 
@@ -56,8 +63,8 @@ public class ProposalService {
         return id;
     }
 
-    NotesStore.Version accept(By by, Role role, long id) {
-        Proposal proposal = waiting(by, role, id);
+    NotesStore.Version accept(By by, long id) {
+        Proposal proposal = waiting(by, id);
         Teardown now = notes.newest(proposal.revisionId()).teardown();
         String step = proposal.step().id();
         Teardown then = notes.version(proposal.teardownId()).teardown();
@@ -80,8 +87,8 @@ public class ProposalService {
         return models.revision(proposals.proposal(id).revisionId()).notes();
     }
 
-    void decline(By by, Role role, long id, String why) {
-        Proposal proposal = waiting(by, role, id);
+    void decline(By by, long id, String why) {
+        Proposal proposal = waiting(by, id);
         proposals.decide(by, id, Decision.DECLINED, why);
         journal.write(
                 by,
@@ -99,15 +106,14 @@ public class ProposalService {
     }
 
     /** Whether this person may decide about it. */
-    boolean decides(long person, Role role, Proposal proposal) {
-        long model = models.revision(proposal.revisionId()).modelId();
-        return new Experience(proposals.closings(person, model)).decides(role, proposal.byId() == person);
+    boolean decides(long person, Proposal proposal) {
+        return right.decides(person, proposal.revisionId(), proposal.byId() == person);
     }
 
-    private Proposal waiting(By by, Role role, long id) {
+    private Proposal waiting(By by, long id) {
         Proposal proposal = proposals.proposal(id);
-        if (!decides(by.person(), role, proposal)) {
-            throw Refused.because("A lead decides about proposals for the notes, or a bench who has closed up "
+        if (!decides(by.person(), proposal)) {
+            throw new NotAllowed("A lead decides about proposals for the notes, or a bench who has closed up "
                     + Experience.ENOUGH + " of this model and did not propose it.");
         }
         if (proposal.decision().isPresent()) {

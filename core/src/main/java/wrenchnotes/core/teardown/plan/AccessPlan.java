@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Spoken;
 
 /**
  * The least work to reach some components: over all sets of steps that would do, and all their orders,
@@ -82,7 +83,7 @@ public record AccessPlan(boolean exact, double lowerBound, Plan best, Plan cheap
         return Plan.of(order, costs);
     }
 
-    private enum Objective {
+    private enum Objective implements Spoken {
         TIME(Candidate::minutes, Candidate::parts, way -> true),
         PARTS(Candidate::parts, Candidate::minutes, way -> true),
         UNDO(Candidate::minutes, Candidate::parts, way -> way.steps().stream().allMatch(PlanStep::reversible));

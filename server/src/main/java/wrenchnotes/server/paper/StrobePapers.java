@@ -1,4 +1,4 @@
-package wrenchnotes.server.gauge;
+package wrenchnotes.server.paper;
 
 import com.lowagie.text.Document;
 import com.lowagie.text.PageSize;
@@ -19,7 +19,7 @@ import wrenchnotes.core.gauge.StrobeDisc.PointMm;
 import wrenchnotes.core.gauge.StrobeDisc.StrobeRing;
 
 /** A strobe disc on paper, to scale. A line of 50 mm beside it shows whether the printer kept the scale. */
-final class StrobePapers {
+public final class StrobePapers {
 
     private static final float MM = 72 / 25.4f;
     private static final double MARGIN_MM = 6;
@@ -29,7 +29,7 @@ final class StrobePapers {
 
     private StrobePapers() {}
 
-    static String svg(DiscPlan plan) {
+    public static String svg(DiscPlan plan) {
         double wide = Math.max(plan.diameterMm(), RULE_MM + 20) + 2 * MARGIN_MM;
         double high =
                 plan.diameterMm() + 2 * MARGIN_MM + FOOT_MM + 4 * plan.rings().size();
@@ -72,7 +72,7 @@ final class StrobePapers {
     }
 
     /** A4, the disc in the upper half. */
-    static byte[] pdf(DiscPlan plan) {
+    public static byte[] pdf(DiscPlan plan) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         Document document = new Document(PageSize.A4);
         PdfWriter writer = PdfWriter.getInstance(document, out);

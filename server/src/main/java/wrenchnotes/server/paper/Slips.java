@@ -1,4 +1,4 @@
-package wrenchnotes.server.checkin;
+package wrenchnotes.server.paper;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.WriterException;
@@ -18,7 +18,6 @@ import com.lowagie.text.pdf.PdfTemplate;
 import com.lowagie.text.pdf.PdfWriter;
 import java.io.ByteArrayOutputStream;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +28,7 @@ import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.shop.TheShop;
 
 /** The two papers of check-in: the slip that the owner takes home, and the tag that stays on the unit. */
 @Component
@@ -43,9 +43,11 @@ class Slips {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
     private final ArrivalStore arrivals;
+    private final TheShop shop;
 
-    Slips(ArrivalStore arrivals) {
+    Slips(ArrivalStore arrivals, TheShop shop) {
         this.arrivals = arrivals;
+        this.shop = shop;
     }
 
     /** A5: whose, what, what it does, in what state, what came with it, until when. */
@@ -60,7 +62,10 @@ class Slips {
             head.addCell(title);
             head.addCell(bare(code(writer, job.tag(), 26 * MM)));
             document.add(head);
-            line(document, "Owner", job.owner().map(JobStore.Owner::name).orElse("the shop, to be sold"));
+            line(
+                    document,
+                    "Owner",
+                    job.owner().map(JobStore.Owner::name).orElse(shop.now().name() + ", to be sold"));
             line(document, "Serial", job.serial());
             line(document, "It does", symptoms(job.id()));
             line(document, "In your words", job.complaint());
@@ -71,10 +76,8 @@ class Slips {
                     arrivals.belongings(job.id()).stream()
                             .map(ArrivalStore.Belonging::name)
                             .collect(Collectors.joining("; ")));
-            line(document, "Promised for", job.dueAt().map(Slips::day).orElse("no day yet"));
-            Paragraph foot = new Paragraph(
-                    "What came with the unit goes back with it. We ask before the work costs more than we agreed.",
-                    NORMAL);
+            line(document, "Promised for", job.dueAt().map(this::day).orElse("no day yet"));
+            Paragraph foot = new Paragraph(shop.now().terms(), NORMAL);
             foot.setSpacingBefore(10);
             document.add(foot);
         });
@@ -118,11 +121,11 @@ class Slips {
     }
 
     private static String words(ArrivalMark mark) {
-        return mark.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return mark.words();
     }
 
-    private static String day(Instant at) {
-        return DAY.format(at.atZone(ZoneId.systemDefault()));
+    private String day(Instant at) {
+        return DAY.format(shop.now().day(at));
     }
 
     private static void line(Document document, String name, String words) {

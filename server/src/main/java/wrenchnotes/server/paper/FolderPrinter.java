@@ -1,10 +1,11 @@
-package wrenchnotes.server.ground;
+package wrenchnotes.server.paper;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.stereotype.Component;
+import wrenchnotes.server.ground.DataFolder;
 
 /** The stand-in for a printer: papers come out as files in {@code printed/} of the data folder. */
 @Component

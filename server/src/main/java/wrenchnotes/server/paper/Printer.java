@@ -1,4 +1,4 @@
-package wrenchnotes.server.ground;
+package wrenchnotes.server.paper;
 
 /** Where papers come out. */
 public interface Printer {

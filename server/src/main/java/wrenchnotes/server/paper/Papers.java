@@ -1,0 +1,68 @@
+package wrenchnotes.server.paper;
+
+import java.util.Locale;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.JobStore;
+
+/** The papers of a job, drawn and printed. */
+@Component
+public class Papers {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Papers.class);
+
+    private final Slips slips;
+    private final JobStore jobs;
+    private final Printer printer;
+    private final Snapshot snapshot;
+
+    Papers(Slips slips, JobStore jobs, Printer printer, Snapshot snapshot) {
+        this.slips = slips;
+        this.jobs = jobs;
+        this.printer = printer;
+        this.snapshot = snapshot;
+    }
+
+    /** Which of them. */
+    public enum Paper {
+        SLIP,
+        TAG
+    }
+
+    /**
+     * A paper, not printed yet.
+     *
+     * @param name fit for a file: "WN-0042-7-slip"
+     */
+    record Drawn(String name, byte[] pdf) {}
+
+    Drawn drawn(long job, Paper paper) {
+        return snapshot.read(() -> {
+            JobStore.Job row = jobs.job(job);
+            return new Drawn(
+                    row.tag() + "-" + job + "-" + paper.name().toLowerCase(Locale.ROOT),
+                    paper == Paper.SLIP ? slips.slip(row) : slips.tag(row));
+        });
+    }
+
+    /** @return where it came out, in words */
+    String print(long job, Paper paper) {
+        Drawn drawn = drawn(job, paper);
+        return printer.print(drawn.name(), drawn.pdf());
+    }
+
+    /** Prints all papers of a unit that was taken in; a printer that fails keeps nobody from taking units in. */
+    public boolean printed(long job) {
+        try {
+            for (Paper paper : Paper.values()) {
+                print(job, paper);
+            }
+            return true;
+        } catch (RuntimeException e) {
+            LOG.warn("Slip and tag of job {} did not print: {}", job, e.getMessage());
+            return false;
+        }
+    }
+}

@@ -1,0 +1,42 @@
+package wrenchnotes.server.shop;
+
+import java.util.concurrent.atomic.AtomicReference;
+import org.joda.money.CurrencyUnit;
+import org.joda.money.Money;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import wrenchnotes.core.shop.ShopSettings;
+import wrenchnotes.server.ground.Settings;
+
+/** The shop's settings as they are now. The first start makes them of what the flags say; after that the flags say nothing. */
+@Component
+public class TheShop {
+
+    private final ShopStore store;
+    private final AtomicReference<ShopSettings> now = new AtomicReference<>();
+
+    TheShop(ShopStore store, Settings flags, PlatformTransactionManager transactions) {
+        this.store = store;
+        new TransactionTemplate(transactions).executeWithoutResult(status -> store.addIfNone(flags.atFirst()));
+        renew();
+    }
+
+    public ShopSettings now() {
+        return now.get();
+    }
+
+    /** Reads them again: they were changed. */
+    void renew() {
+        now.set(store.settings().said());
+    }
+
+    public CurrencyUnit currency() {
+        return CurrencyUnit.of(now().currency());
+    }
+
+    /** A sum in words, such as {@code EUR 48.00}. */
+    public String inMoney(long minor) {
+        return Money.ofMinor(currency(), minor).toString();
+    }
+}

@@ -1,0 +1,2 @@
+/** The shop's own settings and its rack, which a lead edits. */
+package wrenchnotes.server.shop;

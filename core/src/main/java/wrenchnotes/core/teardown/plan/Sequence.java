@@ -26,7 +26,6 @@ final class Sequence {
     /** Sets of at most so many steps are always ordered exactly. */
     static final int EXACT_STEPS = 18;
 
-    private static final int MOST_IN_A_MASK = 62;
     private static final int ROLLED_OUT = 200;
     private static final double EPSILON = 1e-9;
 
@@ -43,35 +42,20 @@ final class Sequence {
 
     private final List<PlanStep> steps;
     private final Costs costs;
-    private final int[] side;
-    private final int[] tool;
-    private final int[][] needs;
-    private final long[] needMask;
+    private final StepTable table;
+    private final double ceiling;
     private final double work;
+    /** The best order in hand, and what it loses. */
+    private List<Integer> best = List.of();
 
-    private Sequence(List<PlanStep> steps, Map<String, Set<String>> needed, Costs costs) {
+    private double lost;
+
+    private Sequence(List<PlanStep> steps, Map<String, Set<String>> needed, Costs costs, double ceiling) {
         this.steps = steps;
         this.costs = costs;
-        int n = steps.size();
-        side = new int[n];
-        tool = new int[n];
-        needs = new int[n][];
-        needMask = new long[n];
-        Map<String, Integer> index = new HashMap<>();
-        Map<String, Integer> tools = new HashMap<>(Map.of("", 0));
-        for (int at = 0; at < n; at++) {
-            index.put(steps.get(at).id(), at);
-            side[at] = steps.get(at).side().ordinal();
-            tool[at] = tools.computeIfAbsent(steps.get(at).tool(), name -> tools.size());
-        }
-        for (int at = 0; at < n; at++) {
-            needs[at] =
-                    needed.get(steps.get(at).id()).stream().mapToInt(index::get).toArray();
-            for (int need : needs[at]) {
-                needMask[at] |= n <= MOST_IN_A_MASK ? 1L << need : 0;
-            }
-        }
-        work = steps.stream().mapToDouble(PlanStep::minutes).sum();
+        this.table = new StepTable(steps, needed, costs);
+        this.ceiling = ceiling;
+        this.work = steps.stream().mapToDouble(PlanStep::minutes).sum();
     }
 
     /**
@@ -81,7 +65,7 @@ final class Sequence {
      */
     static Found best(
             List<PlanStep> steps, Map<String, Set<String>> needed, Costs costs, double ceiling, Budget budget) {
-        return new Sequence(steps, needed, costs).search(ceiling, budget);
+        return new Sequence(steps, needed, costs, ceiling).search(budget);
     }
 
     /** No set of steps that holds these can be done in less: what {@link #best} starts from, for sets still growing. */
@@ -100,139 +84,139 @@ final class Sequence {
         return minutes + sides * costs.flipMinutes() + tools * costs.toolMinutes();
     }
 
-    private Found search(double ceiling, Budget budget) {
-        int n = steps.size();
-        Rollout start = new Rollout(0, costs.startSide().ordinal(), 0);
-        Optional<List<Integer>> greedy = start.toTheEnd();
-        if (greedy.isEmpty()) {
+    private Found search(Budget budget) {
+        Rollout greedy = new Rollout(table, 0, costs.startSide().ordinal(), 0);
+        Optional<List<Integer>> order = greedy.toTheEnd();
+        if (order.isEmpty()) {
             return new Found(Optional.empty(), Double.POSITIVE_INFINITY, true);
         }
-        List<Integer> best = greedy.get();
-        double lost = start.lost;
-        double least = leastMinutes(steps, costs);
-        if (n > MOST_IN_A_MASK) {
-            boolean exact = work + lost <= least + EPSILON;
-            return new Found(below(best, lost, ceiling), exact ? work + lost : least, exact);
+        best = order.get();
+        lost = greedy.lost();
+        if (table.size() <= StepTable.MOST_IN_A_SET) {
+            return searchSets(budget);
         }
+        double least = leastMinutes(steps, costs);
+        boolean exact = work + lost <= least + EPSILON;
+        return new Found(belowCeiling(), exact ? work + lost : least, exact);
+    }
+
+    private Found searchSets(Budget budget) {
+        int n = table.size();
         long all = n == 0 ? 0 : -1L >>> (64 - n);
-        PriorityQueue<Node> open = new PriorityQueue<>((one, other) -> {
-            int byEstimate = Double.compare(one.estimate(), other.estimate());
-            return byEstimate != 0
-                    ? byEstimate
-                    : Long.compare(
-                            Long.bitCount(other.state().done()),
-                            Long.bitCount(one.state().done()));
-        });
+        PriorityQueue<Node> open = new PriorityQueue<>(Sequence::cheapestThenFullest);
         Map<State, Double> reached = new HashMap<>();
         State first = free(new State(0, costs.startSide().ordinal(), 0));
         open.add(new Node(first, 0, estimate(first), null, -1));
         reached.put(first, 0.0);
-        boolean limited = n > EXACT_STEPS;
         while (!open.isEmpty()) {
             Node node = open.poll();
             if (node.estimate() >= lost - EPSILON) {
                 // Nothing that is left can beat the order in hand.
-                return new Found(below(best, lost, ceiling), work + lost, true);
+                return new Found(belowCeiling(), work + lost, true);
             }
             if (work + node.estimate() >= ceiling - EPSILON) {
                 return new Found(Optional.empty(), work + node.estimate(), true);
             }
             if (node.state().done() == all) {
-                return new Found(below(read(node), node.lost(), ceiling), work + node.lost(), true);
+                inHand(read(node), node.lost());
+                return new Found(belowCeiling(), work + lost, true);
             }
             if (node.lost() > reached.get(node.state()) + EPSILON) {
                 continue;
             }
-            if (limited && !budget.take()) {
+            if (n > EXACT_STEPS && !budget.take()) {
                 open.add(node);
-                for (int rolled = 0; rolled < ROLLED_OUT && !open.isEmpty(); rolled++) {
-                    Node from = open.poll();
-                    Rollout rollout = new Rollout(
-                            from.state().done(),
-                            from.state().side(),
-                            from.state().tool());
-                    Optional<List<Integer>> rest = rollout.toTheEnd();
-                    if (rest.isPresent() && from.lost() + rollout.lost < lost - EPSILON) {
-                        lost = from.lost() + rollout.lost;
-                        best = new ArrayList<>(read(from));
-                        best.addAll(rest.get());
-                    }
-                }
-                return new Found(below(best, lost, ceiling), work + Math.min(lost, node.estimate()), false);
+                rollOut(open);
+                return new Found(belowCeiling(), work + Math.min(lost, node.estimate()), false);
             }
-            for (int next : moves(node.state())) {
-                State there = after(node.state(), next);
-                double paid = node.lost() + price(node.state(), next);
-                if (paid < reached.getOrDefault(there, Double.POSITIVE_INFINITY) - EPSILON) {
-                    reached.put(there, paid);
-                    open.add(new Node(there, paid, paid + estimate(there), node, next));
-                }
-            }
+            goOn(node, reached, open);
         }
         throw new IllegalStateException("The greedy order ends, so the search must");
     }
 
-    private Optional<List<PlanStep>> below(List<Integer> order, double lost, double ceiling) {
+    private static int cheapestThenFullest(Node one, Node other) {
+        int byEstimate = Double.compare(one.estimate(), other.estimate());
+        return byEstimate != 0
+                ? byEstimate
+                : Long.compare(
+                        Long.bitCount(other.state().done()),
+                        Long.bitCount(one.state().done()));
+    }
+
+    private void goOn(Node node, Map<State, Double> reached, PriorityQueue<Node> open) {
+        State here = node.state();
+        for (int next : moves(here)) {
+            State there = free(done(here, next));
+            double paid = node.lost() + table.price(here.side(), here.tool(), next);
+            if (paid < reached.getOrDefault(there, Double.POSITIVE_INFINITY) - EPSILON) {
+                reached.put(there, paid);
+                open.add(new Node(there, paid, paid + estimate(there), node, next));
+            }
+        }
+    }
+
+    /** There is no time for more: the most promising beginnings are ended greedily, and the best of them is taken. */
+    private void rollOut(PriorityQueue<Node> open) {
+        for (int rolled = 0; rolled < ROLLED_OUT && !open.isEmpty(); rolled++) {
+            Node from = open.poll();
+            State at = from.state();
+            Rollout rollout = new Rollout(table, at.done(), at.side(), at.tool());
+            Optional<List<Integer>> rest = rollout.toTheEnd();
+            if (rest.isPresent() && from.lost() + rollout.lost() < lost - EPSILON) {
+                List<Integer> order = new ArrayList<>(read(from));
+                order.addAll(rest.get());
+                inHand(order, from.lost() + rollout.lost());
+            }
+        }
+    }
+
+    private void inHand(List<Integer> order, double loses) {
+        best = order;
+        lost = loses;
+    }
+
+    private Optional<List<PlanStep>> belowCeiling() {
         return work + lost >= ceiling - EPSILON
                 ? Optional.empty()
-                : Optional.of(order.stream().map(steps::get).toList());
+                : Optional.of(best.stream().map(steps::get).toList());
     }
 
     /** One step for each side and tool that could come next. */
     private Iterable<Integer> moves(State state) {
         Map<Integer, Integer> byPlace = new LinkedHashMap<>();
-        for (int at = 0; at < steps.size(); at++) {
-            if (ready(state.done(), at)) {
-                int hand = tool[at] == 0 ? state.tool() : tool[at];
-                byPlace.putIfAbsent(side[at] * (steps.size() + 1) + hand, at);
+        for (int at = 0; at < table.size(); at++) {
+            if (table.ready(state.done(), at)) {
+                byPlace.putIfAbsent(table.side(at) * (table.size() + 1) + table.inHandAfter(state.tool(), at), at);
             }
         }
         return byPlace.values();
     }
 
-    private boolean ready(long done, int at) {
-        return (done >> at & 1) == 0 && (done & needMask[at]) == needMask[at];
-    }
-
-    private State after(State state, int at) {
-        return free(new State(state.done() | 1L << at, side[at], tool[at] == 0 ? state.tool() : tool[at]));
+    private State done(State state, int at) {
+        return new State(state.done() | 1L << at, table.side(at), table.inHandAfter(state.tool(), at));
     }
 
     private State free(State state) {
-        long done = state.done();
-        for (boolean more = true; more; ) {
-            more = false;
-            for (int at = 0; at < steps.size(); at++) {
-                if (ready(done, at) && costsNothing(state, at)) {
-                    done |= 1L << at;
-                    more = true;
-                }
+        return takeFree(state, new ArrayList<>());
+    }
+
+    /** Does whatever costs nothing now, and what that makes free. */
+    private State takeFree(State state, List<Integer> order) {
+        State now = state;
+        for (int at = 0; at < table.size(); ) {
+            if (table.ready(now.done(), at) && table.changesNothing(now.side(), now.tool(), at)) {
+                order.add(at);
+                now = done(now, at);
+                at = 0;
+            } else {
+                at++;
             }
         }
-        return new State(done, state.side(), state.tool());
-    }
-
-    private boolean costsNothing(State state, int at) {
-        return side[at] == state.side() && (tool[at] == 0 || tool[at] == state.tool());
-    }
-
-    private double price(State state, int at) {
-        return (side[at] == state.side() ? 0 : costs.flipMinutes())
-                + (tool[at] == 0 || tool[at] == state.tool() ? 0 : costs.toolMinutes());
+        return now;
     }
 
     private double estimate(State state) {
-        long sides = 0;
-        long tools = 0;
-        for (int at = 0; at < steps.size(); at++) {
-            if ((state.done() >> at & 1) == 0) {
-                sides |= 1L << side[at];
-                tools |= 1L << tool[at];
-            }
-        }
-        sides &= ~(1L << state.side());
-        tools &= ~(1L | 1L << state.tool());
-        return Long.bitCount(sides) * costs.flipMinutes() + Long.bitCount(tools) * costs.toolMinutes();
+        return table.leastToPay(state.done(), state.side(), state.tool());
     }
 
     /** The steps that led to a node, in order, with those that came for free. */
@@ -243,90 +227,11 @@ final class Sequence {
         }
         Collections.reverse(moves);
         List<Integer> order = new ArrayList<>();
-        State state = new State(0, costs.startSide().ordinal(), 0);
-        state = takeFree(state, order);
+        State state = takeFree(new State(0, costs.startSide().ordinal(), 0), order);
         for (int move : moves) {
             order.add(move);
-            state = takeFree(
-                    new State(state.done() | 1L << move, side[move], tool[move] == 0 ? state.tool() : tool[move]),
-                    order);
+            state = takeFree(done(state, move), order);
         }
         return order;
-    }
-
-    private State takeFree(State state, List<Integer> order) {
-        State now = state;
-        for (int at = 0; at < steps.size(); ) {
-            if (ready(now.done(), at) && costsNothing(now, at)) {
-                order.add(at);
-                now = new State(now.done() | 1L << at, now.side(), now.tool());
-                at = 0;
-            } else {
-                at++;
-            }
-        }
-        return now;
-    }
-
-    /** The rest of an order, always by the cheapest next step; works for sets of any size. */
-    private final class Rollout {
-
-        private final boolean[] done = new boolean[steps.size()];
-        private int up;
-        private int inHand;
-        private double lost;
-
-        Rollout(long mask, int up, int inHand) {
-            for (int at = 0; at < Math.min(done.length, MOST_IN_A_MASK); at++) {
-                done[at] = (mask >> at & 1) == 1;
-            }
-            this.up = up;
-            this.inHand = inHand;
-        }
-
-        /** Empty if the rest need each other in a circle. */
-        Optional<List<Integer>> toTheEnd() {
-            List<Integer> order = new ArrayList<>();
-            int left = 0;
-            for (boolean one : done) {
-                left += one ? 0 : 1;
-            }
-            for (; left > 0; left--) {
-                int next = cheapest();
-                if (next < 0) {
-                    return Optional.empty();
-                }
-                lost += price(next);
-                done[next] = true;
-                up = side[next];
-                inHand = tool[next] == 0 ? inHand : tool[next];
-                order.add(next);
-            }
-            return Optional.of(order);
-        }
-
-        private int cheapest() {
-            int best = -1;
-            for (int at = 0; at < done.length; at++) {
-                if (!done[at] && isReady(at) && (best < 0 || price(at) < price(best))) {
-                    best = at;
-                }
-            }
-            return best;
-        }
-
-        private boolean isReady(int at) {
-            for (int need : needs[at]) {
-                if (!done[need]) {
-                    return false;
-                }
-            }
-            return true;
-        }
-
-        private double price(int at) {
-            return (side[at] == up ? 0 : costs.flipMinutes())
-                    + (tool[at] == 0 || tool[at] == inHand ? 0 : costs.toolMinutes());
-        }
     }
 }

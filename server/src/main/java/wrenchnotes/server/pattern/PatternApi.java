@@ -2,12 +2,13 @@ package wrenchnotes.server.pattern;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneOffset;
+import java.util.OptionalLong;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.shop.TheShop;
 
 /** Recurring failures. */
 @RestController
@@ -15,11 +16,13 @@ public class PatternApi {
 
     private final PatternService patterns;
     private final Snapshot snapshot;
+    private final TheShop shop;
     private final Clock clock;
 
-    PatternApi(PatternService patterns, Snapshot snapshot, Clock clock) {
+    PatternApi(PatternService patterns, Snapshot snapshot, TheShop shop, Clock clock) {
         this.patterns = patterns;
         this.snapshot = snapshot;
+        this.shop = shop;
         this.clock = clock;
     }
 
@@ -32,7 +35,8 @@ public class PatternApi {
             @RequestParam(defaultValue = "18") int months, @RequestParam(required = false) Long revision) {
         Checked.within("months", months, 1, 240);
         Instant from =
-                clock.instant().atZone(ZoneOffset.UTC).minusMonths(months).toInstant();
-        return snapshot.read(() -> patterns.patterns(from, revision));
+                clock.instant().atZone(shop.now().zoneId()).minusMonths(months).toInstant();
+        return snapshot.read(
+                () -> patterns.patterns(from, revision == null ? OptionalLong.empty() : OptionalLong.of(revision)));
     }
 }

@@ -5,11 +5,14 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.pattern.ClosedBook;
 import wrenchnotes.core.pattern.Share;
 
 /** Puts the counts together into recurring failures, most frequent first. */
@@ -17,9 +20,11 @@ import wrenchnotes.core.pattern.Share;
 public class PatternService {
 
     private final PatternStore store;
+    private final Book book;
 
-    PatternService(PatternStore store) {
+    PatternService(PatternStore store, Book book) {
         this.store = store;
+        this.book = book;
     }
 
     /** @param comebacks of these, how many units came back for the same component */
@@ -47,25 +52,28 @@ public class PatternService {
     /** @param jobs handed over in the time looked at */
     public record Patterns(Instant from, int jobs, List<FaultPattern> faults) {}
 
-    /** @param revision null for all */
-    Patterns patterns(Instant from, Long revision) {
-        Map<Long, Integer> jobs = store.jobs(from, revision).stream()
-                .collect(Collectors.groupingBy(
-                        PatternStore.JobCount::revision, Collectors.summingInt(PatternStore.JobCount::jobs)));
+    /** @param revision empty for all */
+    Patterns patterns(Instant from, OptionalLong revision) {
+        Book.Counted counted = book.count(from, revision);
         Map<Long, PatternStore.FaultName> names = store.faultNames().stream()
                 .collect(Collectors.toMap(PatternStore.FaultName::fault, Function.identity()));
         Map<Long, String> revisions = store.revisionNames().stream()
                 .collect(Collectors.toMap(PatternStore.RevisionName::revision, PatternStore.RevisionName::name));
         record Key(long revision, long fault) {}
-        Map<Key, List<PatternStore.FaultCount>> counts = store.faults(from, revision).stream()
+        Map<Key, List<Counted>> counts = counted.faults().entrySet().stream()
+                .map(entry -> new Counted(entry.getKey(), entry.getValue()))
+                .sorted(Comparator.comparingLong((Counted one) -> one.sort().revision())
+                        .thenComparingLong(one -> one.sort().fault()))
                 .collect(Collectors.groupingBy(
-                        count -> new Key(count.revision(), count.fault()), LinkedHashMap::new, Collectors.toList()));
+                        one -> new Key(one.sort().revision(), one.sort().fault()),
+                        LinkedHashMap::new,
+                        Collectors.toList()));
         List<FaultPattern> faults = counts.entrySet().stream()
                 .map(entry -> pattern(
                         names.get(entry.getKey().fault()),
                         entry.getKey().revision(),
                         revisions.get(entry.getKey().revision()),
-                        jobs.get(entry.getKey().revision()),
+                        counted.jobs().getOrDefault(entry.getKey().revision(), 0),
                         entry.getValue()))
                 // By what is sure rather than by what is seen: three of three is less than thirty of forty.
                 .sorted(Comparator.comparingDouble(
@@ -73,21 +81,21 @@ public class PatternService {
                         .reversed())
                 .toList();
         return new Patterns(
-                from, jobs.values().stream().mapToInt(Integer::intValue).sum(), faults);
+                from,
+                counted.jobs().values().stream().mapToInt(Integer::intValue).sum(),
+                faults);
     }
 
+    private record Counted(ClosedBook.Sort sort, ClosedBook.Count count) {}
+
     private static FaultPattern pattern(
-            PatternStore.FaultName name,
-            long revision,
-            String revisionName,
-            int jobs,
-            List<PatternStore.FaultCount> counts) {
+            PatternStore.FaultName name, long revision, String revisionName, int jobs, List<Counted> counts) {
         List<RemedyCount> remedies =
-                counts.stream().collect(Collectors.groupingBy(PatternStore.FaultCount::remedy)).entrySet().stream()
+                counts.stream().collect(Collectors.groupingBy(one -> one.sort().remedy())).entrySet().stream()
                         .map(entry -> new RemedyCount(
                                 entry.getKey(),
-                                sum(entry.getValue(), PatternStore.FaultCount::findings),
-                                sum(entry.getValue(), PatternStore.FaultCount::comebacks)))
+                                sum(entry.getValue(), ClosedBook.Count::findings),
+                                sum(entry.getValue(), ClosedBook.Count::comebacks)))
                         .sorted(Comparator.comparingInt(RemedyCount::count)
                                 .reversed()
                                 .thenComparing(RemedyCount::remedy))
@@ -106,17 +114,18 @@ public class PatternService {
                 customer,
                 resale,
                 remedies,
-                sum(counts, PatternStore.FaultCount::comebacks));
+                sum(counts, ClosedBook.Count::comebacks));
     }
 
-    private static int jobs(List<PatternStore.FaultCount> counts, Ownership ownership) {
+    private static int jobs(List<Counted> counts, Ownership ownership) {
         return sum(
-                counts.stream().filter(count -> count.ownership() == ownership).toList(),
-                PatternStore.FaultCount::jobs);
+                counts.stream()
+                        .filter(count -> count.sort().ownership() == ownership)
+                        .toList(),
+                ClosedBook.Count::jobs);
     }
 
-    private static int sum(
-            List<PatternStore.FaultCount> counts, java.util.function.ToIntFunction<PatternStore.FaultCount> of) {
-        return counts.stream().mapToInt(of).sum();
+    private static int sum(List<Counted> counts, ToIntFunction<ClosedBook.Count> of) {
+        return counts.stream().mapToInt(one -> of.applyAsInt(one.count())).sum();
     }
 }

@@ -1,46 +1,32 @@
 package wrenchnotes.server.pattern;
 
-import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.pattern.ClosedJob;
+import wrenchnotes.core.pattern.Comeback;
 
-/** Counts for the patterns. Only jobs that were handed over count: what is still open may turn out otherwise. */
+/** What the patterns are counted of. Only jobs that were handed over count: what is still open may turn out otherwise. */
 @Component
 public class PatternStore {
 
-    /** Jobs of each revision. */
-    public static final String JOBS = """
-            SELECT revision_id, ownership, COUNT(*) AS jobs
+    private static final String JOBS = """
+            SELECT id, unit_id, revision_id, ownership, checked_in_at, handed_over_at, handed_over_moment
             FROM job
-            WHERE handed_over_at >= :from AND (:revision IS NULL OR revision_id = :revision)
-            GROUP BY revision_id, ownership
+            WHERE handed_over_moment > :after
+            ORDER BY handed_over_moment, id
             """;
 
-    /**
-     * Faults by revision, owner and remedy. A comeback is a later job of the same unit with a fault of the same
-     * component. {@code first} marks one finding of each fault in each job, so that a job counts once however many
-     * remedies were tried on the fault.
-     */
-    public static final String FAULTS = """
-            SELECT finding.revision_id, finding.fault_id, job.ownership, finding.remedy,
-                   COUNT(*) AS findings,
-                   SUM(NOT EXISTS (SELECT 1
-                                   FROM finding AS twin
-                                   WHERE twin.unit_id = finding.unit_id AND twin.component_id = finding.component_id
-                                     AND twin.job_id = finding.job_id AND twin.struck_at IS NULL
-                                     AND twin.fault_id = finding.fault_id AND twin.id < finding.id)) AS jobs,
-                   SUM(EXISTS (SELECT 1
-                               FROM finding AS later JOIN job AS stay ON stay.id = later.job_id
-                               WHERE later.unit_id = finding.unit_id AND later.component_id = finding.component_id
-                                 AND later.job_id <> finding.job_id AND later.struck_at IS NULL
-                                 AND (stay.checked_in_at, stay.id) > (job.checked_in_at, job.id))) AS comebacks
-            FROM finding JOIN job ON job.id = finding.job_id
-            WHERE finding.struck_at IS NULL AND job.handed_over_at >= :from
-              AND (:revision IS NULL OR finding.revision_id = :revision)
-            GROUP BY finding.revision_id, finding.fault_id, job.ownership, finding.remedy
+    private static final String FINDINGS = """
+            SELECT job_id, finding.revision_id, fault_id, component_id, remedy
+            FROM job JOIN finding ON finding.job_id = job.id
+            WHERE handed_over_moment > :after AND struck_at IS NULL
+            ORDER BY finding.id
             """;
 
     private final JdbcClient jdbc;
@@ -49,37 +35,53 @@ public class PatternStore {
         this.jdbc = jdbc;
     }
 
-    record JobCount(long revision, Ownership ownership, int jobs) {}
-
-    record FaultCount(
-            long revision, long fault, Ownership ownership, Remedy remedy, int findings, int jobs, int comebacks) {}
-
     record FaultName(long fault, String component, String wrong, long modelId, String model) {}
 
     record RevisionName(long revision, String name) {}
 
-    /** @param revision null for all */
-    List<JobCount> jobs(Instant from, Long revision) {
+    /** The moment of the last handover; 0 before the first. */
+    long lastHandover() {
+        return jdbc.sql("SELECT COALESCE(MAX(handed_over_moment), 0) FROM job WHERE handed_over_moment IS NOT NULL")
+                .query(Long.class)
+                .single();
+    }
+
+    /** Jobs closed after a moment, in the order in which they were closed. */
+    List<ClosedJob> closedAfter(long moment) {
+        Map<Long, List<ClosedJob.FoundFault>> found = new HashMap<>();
+        jdbc.sql(FINDINGS).param("after", moment).query(row -> {
+            found.computeIfAbsent(row.getLong("job_id"), id -> new ArrayList<>(2))
+                    .add(new ClosedJob.FoundFault(
+                            row.getLong("revision_id"),
+                            row.getLong("fault_id"),
+                            row.getLong("component_id"),
+                            Remedy.valueOf(row.getString("remedy"))));
+        });
         return jdbc.sql(JOBS)
-                .param("from", from.toEpochMilli())
-                .param("revision", revision)
-                .query((row, n) -> new JobCount(
-                        row.getLong("revision_id"), Ownership.valueOf(row.getString("ownership")), row.getInt("jobs")))
+                .param("after", moment)
+                .query((row, n) -> new ClosedJob(
+                        row.getLong("id"),
+                        row.getLong("unit_id"),
+                        row.getLong("revision_id"),
+                        Ownership.valueOf(row.getString("ownership")),
+                        row.getLong("checked_in_at"),
+                        row.getLong("handed_over_at"),
+                        found.getOrDefault(row.getLong("id"), List.of())))
                 .list();
     }
 
-    List<FaultCount> faults(Instant from, Long revision) {
-        return jdbc.sql(FAULTS)
-                .param("from", from.toEpochMilli())
-                .param("revision", revision)
-                .query((row, n) -> new FaultCount(
-                        row.getLong("revision_id"),
-                        row.getLong("fault_id"),
-                        Ownership.valueOf(row.getString("ownership")),
-                        Remedy.valueOf(row.getString("remedy")),
-                        row.getInt("findings"),
-                        row.getInt("jobs"),
-                        row.getInt("comebacks")))
+    /** What was found in units that are here now. */
+    List<Comeback.AtFault> openFaults() {
+        return jdbc.sql("""
+                        SELECT job.unit_id, component_id, checked_in_at, job.id
+                        FROM job JOIN finding ON finding.job_id = job.id
+                        WHERE handed_over_at IS NULL AND struck_at IS NULL
+                        """)
+                .query((row, n) -> new Comeback.AtFault(
+                        row.getLong("unit_id"),
+                        row.getLong("component_id"),
+                        row.getLong("checked_in_at"),
+                        row.getLong("id")))
                 .list();
     }
 

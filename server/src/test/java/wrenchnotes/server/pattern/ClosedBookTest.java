@@ -1,0 +1,168 @@
+package wrenchnotes.server.pattern;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalLong;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.pattern.ClosedBook;
+import wrenchnotes.server.RunningShop;
+import wrenchnotes.server.ground.Snapshot;
+
+/** The closed book against the SQL that it stands in for, on random histories of few units, so that many come back. */
+class ClosedBookTest {
+
+    @RegisterExtension
+    static final RunningShop SHOP = RunningShop.withDemo();
+
+    private static final int STAYS = 120;
+
+    private static final String JOBS = """
+            SELECT revision_id, COUNT(*) AS jobs
+            FROM job
+            WHERE handed_over_at >= :from AND (:revision IS NULL OR revision_id = :revision)
+            GROUP BY revision_id
+            """;
+
+    private static final String FAULTS = """
+            SELECT finding.revision_id, finding.fault_id, job.ownership, finding.remedy,
+                   COUNT(*) AS findings,
+                   SUM(NOT EXISTS (SELECT 1
+                                   FROM finding AS twin
+                                   WHERE twin.job_id = finding.job_id AND twin.struck_at IS NULL
+                                     AND twin.fault_id = finding.fault_id AND twin.id < finding.id)) AS jobs,
+                   SUM(EXISTS (SELECT 1
+                               FROM finding AS later JOIN job AS stay ON stay.id = later.job_id
+                               WHERE later.unit_id = finding.unit_id AND later.component_id = finding.component_id
+                                 AND later.job_id <> finding.job_id AND later.struck_at IS NULL
+                                 AND (stay.checked_in_at, stay.id) > (job.checked_in_at, job.id))) AS comebacks
+            FROM finding JOIN job ON job.id = finding.job_id
+            WHERE finding.struck_at IS NULL AND job.handed_over_at >= :from
+              AND (:revision IS NULL OR finding.revision_id = :revision)
+            GROUP BY finding.revision_id, finding.fault_id, job.ownership, finding.remedy
+            """;
+
+    private final JdbcClient jdbc = SHOP.bean(JdbcClient.class);
+    private final TransactionTemplate writing = new TransactionTemplate(SHOP.bean(PlatformTransactionManager.class));
+    private final Random random = new Random(13);
+
+    @Test
+    void countsAsTheSqlDoesWhateverHappened() {
+        Book book = SHOP.bean(Book.class);
+        Snapshot snapshot = SHOP.bean(Snapshot.class);
+        int comebacks = 0;
+        for (int history = 0; history < 6; history++) {
+            int round = history;
+            // In one go, as the shop writes: the book is being read meanwhile.
+            writing.executeWithoutResult(status -> more(round));
+            for (int ask = 0; ask < 8; ask++) {
+                Instant from = Instant.ofEpochMilli(ask == 0 ? 0 : random.nextLong(2_000_000_000_000L));
+                Long revision = random.nextInt(3) == 0 ? Long.valueOf(1 + random.nextInt(4)) : null;
+                OptionalLong only = revision == null ? OptionalLong.empty() : OptionalLong.of(revision);
+                Book.Counted counted = snapshot.read(() -> book.count(from, only));
+                assertThat(counted.jobs()).isEqualTo(jobs(from, revision));
+                assertThat(counted.faults()).isEqualTo(faults(from, revision));
+                comebacks += counted.faults().values().stream()
+                        .mapToInt(ClosedBook.Count::comebacks)
+                        .sum();
+            }
+        }
+        assertThat(comebacks).isGreaterThan(100);
+        ClosedBook kept = snapshot.read(book::rebuilt);
+        assertThat(kept.size())
+                .isEqualTo(jdbc.sql("SELECT COUNT(*) FROM job WHERE handed_over_at IS NOT NULL")
+                        .query(Integer.class)
+                        .single());
+        Book.Counted again = snapshot.read(() -> book.count(Instant.EPOCH, OptionalLong.empty()));
+        assertThat(again.faults()).isEqualTo(faults(Instant.EPOCH, null));
+    }
+
+    /** Stays of eight units, handed over in any order or not at all, with findings of which some are struck. */
+    private void more(int history) {
+        List<Map<String, Object>> faults = jdbc.sql("""
+                        SELECT fault.id AS fault, component_id FROM fault ORDER BY fault.id LIMIT 6
+                        """).query().listOfRows();
+        long moment = jdbc.sql("SELECT MAX(handed_over_moment) FROM job")
+                .query(Long.class)
+                .single();
+        for (int n = 0; n < STAYS; n++) {
+            long in = 1_400_000_000_000L + random.nextInt(40) * 10_000_000_000L;
+            boolean left = random.nextInt(6) > 0;
+            long unit = 900_000 + history * 8 + random.nextInt(8);
+            jdbc.sql("INSERT OR IGNORE INTO unit (id, tag, revision_id, made_at) VALUES (:unit, :unit, 1, 0)")
+                    .param("unit", unit)
+                    .update();
+            long job = jdbc.sql("SELECT MAX(id) + 1 FROM job").query(Long.class).single();
+            jdbc.sql("""
+                            INSERT INTO job (id, unit_id, revision_id, ownership, owner_id, checked_in_at, checked_in_by,
+                                             handed_over_at, handed_over_moment)
+                            VALUES (:id, :unit, :revision, :ownership, (SELECT MIN(id) FROM owner), :in, 1, :out, :moment)
+                            """)
+                    .param("id", job)
+                    .param("unit", unit)
+                    .param("revision", 1 + random.nextInt(4))
+                    .param("ownership", Ownership.values()[random.nextInt(2)].name())
+                    .param("in", in)
+                    .param("out", left ? in + random.nextInt(1_000_000_000) : null)
+                    .param("moment", left ? ++moment : null)
+                    .update();
+            for (int finding = random.nextInt(4); finding > 0; finding--) {
+                Map<String, Object> fault = faults.get(random.nextInt(faults.size()));
+                jdbc.sql("""
+                                INSERT INTO finding (job_id, unit_id, revision_id, component_id, fault_id, remedy, at, by,
+                                                     moment, struck_at, struck_by, struck_why)
+                                VALUES (:job, :unit, :revision, :component, :fault, :remedy, :at, 1, 1, :struck, :by, :why)
+                                """)
+                        .param("job", job)
+                        .param("unit", unit)
+                        .param("revision", 1 + random.nextInt(4))
+                        .param("component", fault.get("component_id"))
+                        .param("fault", fault.get("fault"))
+                        .param("remedy", Remedy.values()[random.nextInt(4)].name())
+                        .param("at", in)
+                        .param("struck", finding == 3 ? in : null)
+                        .param("by", finding == 3 ? 1 : null)
+                        .param("why", finding == 3 ? "not so" : null)
+                        .update();
+            }
+        }
+    }
+
+    private Map<Long, Integer> jobs(Instant from, Long revision) {
+        Map<Long, Integer> counts = new HashMap<>();
+        jdbc.sql(JOBS)
+                .param("from", from.toEpochMilli())
+                .param("revision", revision)
+                .query(row -> {
+                    counts.put(row.getLong("revision_id"), row.getInt("jobs"));
+                });
+        return counts;
+    }
+
+    private Map<ClosedBook.Sort, ClosedBook.Count> faults(Instant from, Long revision) {
+        Map<ClosedBook.Sort, ClosedBook.Count> counts = new HashMap<>();
+        jdbc.sql(FAULTS)
+                .param("from", from.toEpochMilli())
+                .param("revision", revision)
+                .query(row -> {
+                    counts.put(
+                            new ClosedBook.Sort(
+                                    row.getLong("revision_id"),
+                                    row.getLong("fault_id"),
+                                    Ownership.valueOf(row.getString("ownership")),
+                                    Remedy.valueOf(row.getString("remedy"))),
+                            new ClosedBook.Count(row.getInt("findings"), row.getInt("jobs"), row.getInt("comebacks")));
+                });
+        return counts;
+    }
+}

@@ -7,5 +7,5 @@ const words = Object.fromEntries(
 );
 writeFileSync(
   'src/api/enumWords.ts',
-  `/** Made from the API's description by npm run types. */\nexport const floor = ${JSON.stringify(words, null, 2)} as const;\n`,
+  `/** Made from the API's description by npm run types. */\nexport const floor = ${JSON.stringify(words, null, 2)} as const;\n\n/** Which of them a rule of the core is about. */\nexport const rules = ${JSON.stringify(description['x-rules'], null, 2)} as const;\n`,
 );

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { floor } from '../api/enumWords';
+import { floor, rules } from '../api/enumWords';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -12,7 +12,9 @@ import type { Bench, Press } from './press';
 
 type Head = Schemas['FastenerGroup']['head'];
 type Finish = Schemas['FastenerGroup']['finish'];
-const HEADS = (Object.keys(floor.Head) as Head[]).filter((head) => head !== 'RIVET' && head !== 'CLIP');
+const HEADS = (Object.keys(floor.Head) as Head[]).filter(
+  (head) => !(rules.threadless as readonly Head[]).includes(head),
+);
 const FINISHES: Finish[] = ['BLACK', 'SILVER', 'BRASS'];
 
 /** A screw is left over: say what is seen and measured, and the open places that it may belong to are ranked. */

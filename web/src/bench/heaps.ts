@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { rules } from '../api/enumWords';
 import type { Heap, Lying } from '../drawing/matLayout';
 import type { Press } from './press';
 
@@ -39,7 +40,7 @@ function heap(step: Step, count: (thing: Thing) => number, ghost: boolean): Heap
 }
 
 /** Where somebody has still to say what fills the place. */
-export const OWED: Account[] = ['MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW'];
+export const OWED: readonly Account[] = rules.owed;
 const ABSENT: Account[] = [...OWED, 'LEFT_OUT'];
 
 export type Absent = { thing: Thing; account: Account; count: number };

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { floor } from '../api/enumWords';
+import { floor, rules } from '../api/enumWords';
 import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
 import { SideOutline } from '../drawing/SideOutline';
 import { Act } from '../parts/Buttons';
@@ -9,7 +9,7 @@ import { Pick, Text } from '../parts/Fields';
 
 type Group = Schemas['FastenerGroup'];
 
-const THREADLESS: Group['head'][] = ['RIVET', 'CLIP'];
+const THREADLESS: readonly Group['head'][] = rules.threadless;
 
 /** One group of like fasteners: its data, and what it then looks like. */
 export function FastenerRow({

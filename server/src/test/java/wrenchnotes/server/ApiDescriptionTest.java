@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -32,6 +33,8 @@ import org.springframework.context.annotation.Configuration;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Spoken;
 import wrenchnotes.server.ground.Pen;
@@ -112,6 +115,11 @@ class ApiDescriptionTest {
                         .description("The working memory of a repair shop."));
                 api.setServers(null);
                 api.addExtension("x-words", words());
+                api.addExtension(
+                        "x-rules",
+                        Map.of(
+                                "threadless", those(Head.values(), Head::threadless),
+                                "owed", those(Account.values(), Account::owed)));
                 api.getComponents().getSchemas().forEach(Description::sayWhatIsAlwaysThere);
             };
         }
@@ -144,6 +152,10 @@ class ApiDescriptionTest {
                 }
             }
             return words;
+        }
+
+        private static <T> List<T> those(T[] all, Predicate<T> rule) {
+            return Arrays.stream(all).filter(rule).toList();
         }
 
         private static Map<String, Class<?>> recordsByName() {

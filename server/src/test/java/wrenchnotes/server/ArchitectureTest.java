@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import wrenchnotes.core.pattern.ClosedBook;
 
 /** The picture in docs/decisions/0001-rooms-and-floors.md, held. */
 @AnalyzeClasses(
@@ -99,7 +100,7 @@ class ArchitectureTest {
             Map.entry("bench", "drawer ground job teardown"),
             Map.entry("check", "ground job"),
             Map.entry("checkin", "finder ground job paper photo shop teardown"),
-            Map.entry("diagnosis", "drawer finder ground job teardown"),
+            Map.entry("diagnosis", "bench drawer finder ground job teardown"),
             Map.entry("drawer", "ground shop"),
             Map.entry("exchange", "ground photo teardown"),
             Map.entry("finder", "ground"),
@@ -111,7 +112,7 @@ class ArchitectureTest {
             Map.entry("money", "checkin diagnosis ground job outcome shop"),
             Map.entry("outcome", "ground job"),
             Map.entry("paper", "ground job shop"),
-            Map.entry("pattern", "ground"),
+            Map.entry("pattern", "ground shop"),
             Map.entry("photo", "ground"),
             Map.entry("schedule", "ground job"),
             Map.entry("sheet", "check diagnosis ground job money outcome teardown"),
@@ -131,7 +132,7 @@ class ArchitectureTest {
             Map.entry("keeping", ""),
             Map.entry("money", "diagnosis"),
             Map.entry("outcome", "bench check"),
-            Map.entry("pattern", ""),
+            Map.entry("pattern", "checkin diagnosis"),
             Map.entry("schedule", "check job outcome"),
             Map.entry("shop", ""),
             Map.entry("team", ""),
@@ -170,13 +171,15 @@ class ArchitectureTest {
         });
     }
 
-    /** What the core shows does not change; a search or a press may keep a scratch pad of its own while it runs. */
+    /** What the core shows does not change; a search or a press may keep a scratch pad of its own while it runs; the closed book grows. */
     @ArchTest
     static final ArchRule valuesOfTheCoreDoNotChange = classes()
             .that()
             .resideInAPackage("wrenchnotes.core..")
             .and()
             .arePublic()
+            .and()
+            .doNotBelongToAnyOf(ClosedBook.class)
             .should()
             .haveOnlyFinalFields();
 }

@@ -43,6 +43,11 @@ public enum Account implements Spoken {
         return this == MISSING_ON_ARRIVAL || this == LOST || this == BROKEN || this == DESTROYED;
     }
 
+    /** Whether the place is empty, and somebody has still to say what fills it: now, or before the next closing for good. */
+    public boolean owed() {
+        return undecided() || this == OUT_FOR_NOW;
+    }
+
     /** Whether the place is filled: with what belongs there, or with another. */
     public boolean inPlace() {
         return this == FITTED || this == REPLACED;

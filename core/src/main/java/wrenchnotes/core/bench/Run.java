@@ -1,7 +1,6 @@
 package wrenchnotes.core.bench;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -42,14 +41,7 @@ public final class Run {
      * @throws Refused if the moves cannot have happened in this order
      */
     public static Run replayed(Teardown notes, RunLog log) {
-        List<String> open = new ArrayList<>();
-        for (StepEntry entry : log.steps()) {
-            if (entry.direction() == Direction.IN) {
-                open.add(entry.step());
-            } else {
-                open.remove(entry.step());
-            }
-        }
+        List<String> open = StepEntry.open(log.steps());
         Set<String> skipped =
                 new HashSet<>(log.underWay().map(RunRecord::skipped).orElse(Set.of()));
         skipped.removeAll(open);

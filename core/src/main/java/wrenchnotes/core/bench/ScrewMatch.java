@@ -81,7 +81,7 @@ public final class ScrewMatch {
         List<Scored> scored = new ArrayList<>();
         int places = 0;
         for (var thing : ledger.things()) {
-            if (thing instanceof FastenerGroup group && group.head() != Head.RIVET && group.head() != Head.CLIP) {
+            if (thing instanceof FastenerGroup group && !group.head().threadless()) {
                 int open = thing.count()
                         - ledger.count(thing.id(), Account.FITTED)
                         - ledger.count(thing.id(), Account.REPLACED);

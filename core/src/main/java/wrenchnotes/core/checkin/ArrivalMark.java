@@ -31,6 +31,11 @@ public enum ArrivalMark implements Spoken {
         };
     }
 
+    /** Whether a unit to which this happened is looked over as a whole, whatever it came for (common practice, no source). */
+    public boolean shakes() {
+        return this == DENTS || this == BENT || this == LIQUID;
+    }
+
     @Override
     public String words() {
         return switch (this) {

@@ -12,6 +12,11 @@ public enum Cause implements Spoken {
     OWNER_TREATMENT,
     STORAGE;
 
+    /** Whether a unit to which this happened is looked over as a whole, whatever it came for (common practice, no source). */
+    public boolean shakes() {
+        return this == FALL || this == LIQUID;
+    }
+
     @Override
     public String words() {
         return switch (this) {

@@ -1,5 +1,6 @@
 package wrenchnotes.core.outcome;
 
+import java.util.Optional;
 import wrenchnotes.core.unit.Spoken;
 
 /** How a job ended. */
@@ -17,6 +18,15 @@ public enum Outcome implements Spoken {
         return switch (this) {
             case FIXED, FIXED_WITH_REMARK, PARTLY_FIXED, NO_FAULT_FOUND -> true;
             case NOT_FIXED, NOT_WORTH_IT, KEPT_FOR_PARTS -> false;
+        };
+    }
+
+    /** Whether it could be mended; empty for a unit that nobody tried to mend: that says nothing of how likely it could have been. */
+    public Optional<Boolean> mended() {
+        return switch (this) {
+            case FIXED, FIXED_WITH_REMARK, PARTLY_FIXED -> Optional.of(true);
+            case NOT_FIXED -> Optional.of(false);
+            case NO_FAULT_FOUND, NOT_WORTH_IT, KEPT_FOR_PARTS -> Optional.empty();
         };
     }
 

@@ -43,8 +43,7 @@ public record FastenerGroup(
         if (spots.size() > count) {
             throw new Invalid("spots", spots.size() + " places are marked for " + count + ": take some out");
         }
-        boolean threadless = head == Head.RIVET || head == Head.CLIP;
-        if (threadless && thread != ThreadForm.NONE) {
+        if (head.threadless() && thread != ThreadForm.NONE) {
             throw new Invalid("thread", "A " + head + " has no thread: say NONE, not " + thread);
         }
     }

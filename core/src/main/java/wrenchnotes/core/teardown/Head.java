@@ -13,6 +13,11 @@ public enum Head implements Spoken {
     RIVET,
     CLIP;
 
+    /** Whether it is no screw at all: it has no thread, and no driver turns it. */
+    public boolean threadless() {
+        return this == RIVET || this == CLIP;
+    }
+
     @Override
     public String words() {
         return switch (this) {

@@ -29,7 +29,8 @@ public class BenchStore {
         this.jdbc = jdbc;
     }
 
-    List<StepEntry> steps(long job) {
+    /** In the order in which they were entered. */
+    public List<StepEntry> steps(long job) {
         return jdbc.sql(
                         "SELECT id, step, direction, undoes, moment, at FROM step_entry WHERE job_id = :job ORDER BY id")
                 .param("job", job)

@@ -17,6 +17,7 @@ import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
+import wrenchnotes.core.pattern.OftenWrong;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.bench.EndsStore.FragmentTally;
 import wrenchnotes.server.bench.EndsStore.Temporary;
@@ -56,7 +57,7 @@ class BesideStore {
                     FROM (WITH done AS (
                               SELECT id FROM job
                               WHERE revision_id = :revision AND handed_over_at IS NOT NULL
-                              ORDER BY id DESC LIMIT 500
+                              ORDER BY id DESC LIMIT %d
                           )
                           SELECT component.id, component.name, COUNT(DISTINCT finding.job_id) AS jobs,
                                  (SELECT COUNT(*) FROM done) AS of
@@ -64,9 +65,8 @@ class BesideStore {
                           JOIN finding ON finding.job_id = done.id AND struck_at IS NULL
                           JOIN component ON component.id = finding.component_id
                           GROUP BY component.id
-                          HAVING jobs >= 3 AND jobs * 5 >= of
                           ORDER BY jobs DESC, component.name)) AS usual
-            """;
+            """.formatted(OftenWrong.LAST_JOBS);
 
     private final JdbcClient jdbc;
 
@@ -74,7 +74,7 @@ class BesideStore {
         this.jdbc = jdbc;
     }
 
-    /** @param revision whose usual faults are asked for: at fault in a fifth of its jobs at least, and in three or more */
+    /** @param revision whose usual faults are asked for */
     Beside beside(long job, long revision) {
         return jdbc.sql(BESIDE)
                 .param("job", job)
@@ -88,7 +88,9 @@ class BesideStore {
                         each(row.getString("temporary"), BesideStore::temporary),
                         each(row.getString("fragments"), BesideStore::fragments),
                         each(row.getString("looked_at"), JsonNode::asLong),
-                        each(row.getString("usual"), BesideStore::usual)))
+                        each(row.getString("usual"), BesideStore::usual).stream()
+                                .filter(usual -> OftenWrong.is(usual.jobs(), usual.of()))
+                                .toList()))
                 .single();
     }
 

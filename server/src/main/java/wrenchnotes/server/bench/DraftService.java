@@ -114,13 +114,12 @@ class DraftService {
         String id = "off" + n;
         List<FastenerGroup> fasteners = new ArrayList<>();
         for (Screws screws : off.screws()) {
-            boolean threadless = screws.head() == Head.RIVET || screws.head() == Head.CLIP;
             fasteners.add(new FastenerGroup(
                     id + "-f" + fasteners.size(),
                     off.title(),
                     screws.head(),
                     "",
-                    threadless ? ThreadForm.NONE : ThreadForm.TAPPING,
+                    screws.head().threadless() ? ThreadForm.NONE : ThreadForm.TAPPING,
                     DIAMETER_MM,
                     LENGTH_MM,
                     Finish.SILVER,

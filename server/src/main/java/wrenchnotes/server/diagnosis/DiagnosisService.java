@@ -13,6 +13,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.diagnosis.Diagnosis;
@@ -25,6 +26,8 @@ import wrenchnotes.core.diagnosis.Overruling;
 import wrenchnotes.core.diagnosis.Rates;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.Where;
+import wrenchnotes.core.job.Warranty;
+import wrenchnotes.server.bench.BenchStore;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.ModelStore;
@@ -40,8 +43,6 @@ public class DiagnosisService {
     private static final double TRY_MINUTES = 3;
     /** Common practice for a component that no notes lead to: half an hour of finding out. */
     private static final double UNKNOWN_WAY = 30;
-    /** Usual warranty on a repair: six months (common practice). */
-    private static final Duration WARRANTY = Duration.ofDays(183);
 
     private static final int SHOWN = 8;
 
@@ -52,6 +53,7 @@ public class DiagnosisService {
     private final ArrivalStore arrivals;
     private final ModelStore models;
     private final Nearness nearness;
+    private final BenchStore bench;
 
     DiagnosisService(
             Learning learning,
@@ -60,7 +62,8 @@ public class DiagnosisService {
             FindingStore findings,
             ArrivalStore arrivals,
             ModelStore models,
-            Nearness nearness) {
+            Nearness nearness,
+            BenchStore bench) {
         this.learning = learning;
         this.past = past;
         this.evidence = evidence;
@@ -68,88 +71,35 @@ public class DiagnosisService {
         this.arrivals = arrivals;
         this.models = models;
         this.nearness = nearness;
+        this.bench = bench;
     }
-
-    /** The same fault was mended on this unit before. */
-    public record EarlierFix(long jobId, Remedy remedy, Instant handedOverAt, long daysAgo, boolean underWarranty) {}
-
-    /**
-     * @param componentId empty if the model has no such component: the fault is from the shipped table
-     * @param low the probability with the fault's rate at its lower tenth
-     * @param high with the rate at its upper tenth
-     * @param minutesTo to get at it from what is open; empty if no notes lead there
-     * @param out whether it was found and dealt with on this stay
-     * @param overruled a person's word on it
-     */
-    public record LikelyFault(
-            FaultName fault,
-            Optional<Long> componentId,
-            Optional<Long> faultId,
-            double probability,
-            double low,
-            double high,
-            Rates.Behind behind,
-            Optional<Double> minutesTo,
-            boolean out,
-            Optional<EvidenceStore.OverruledRow> overruled,
-            Optional<EarlierFix> earlier) {}
-
-    /**
-     * @param ask whether it is a symptom to be asked for or tried rather than a component
-     * @param componentId of the component
-     */
-    public record CheckAdvice(
-            String what,
-            boolean ask,
-            Optional<Means> how,
-            Optional<Long> componentId,
-            double bits,
-            double minutes,
-            double likely,
-            List<FaultName> settles) {}
-
-    /**
-     * @param ofRevision how many closed jobs of the revision stand behind it
-     * @param ofModel how many of the model
-     * @param left how many less likely faults are not told
-     * @param somethingElse how likely none of the faults is there
-     */
-    public record UnitOdds(
-            int ofRevision,
-            int ofModel,
-            List<LikelyFault> faults,
-            int left,
-            List<Diagnosis.Together> together,
-            Optional<Double> somethingElse,
-            double leftOut,
-            List<Diagnosis.Outside> outside,
-            List<CheckAdvice> next) {}
 
     /** What the rest of the answer stands on. */
     public record Judged(UnitOdds odds, Diagnosis diagnosis, List<LikeJob> work, double success) {}
 
     /** A unit at the counter. @param unit if it was here before */
     public Judged atCounter(long revision, Optional<Long> unit, Set<String> present, Set<String> absent, Instant now) {
-        return judge(
+        return judge(new Asked(
                 whereIs(revision),
                 Known.told(present, absent),
                 nearness.minutes(revision, Optional.empty(), Set.of()),
                 ASK_MINUTES,
-                List.of(),
+                Map.of(),
                 unit.map(id -> past.earlier(id, -1)).orElse(List.of()),
-                now);
+                now));
     }
 
     /** A unit on the bench: its symptoms as the remedies left them, what was seen, tried and done. */
     public Judged onBench(JobStore.Job job, Instant now) {
-        return judge(
+        return judge(new Asked(
                 whereIs(job.revisionId()),
                 known(job.id()),
-                nearness.minutes(job.revisionId(), job.openedWith(), evidence.openSteps(job.id())),
+                nearness.minutes(job.revisionId(), job.openedWith(), Set.copyOf(StepEntry.open(bench.steps(job.id())))),
                 job.openedWith().isPresent() ? TRY_MINUTES : ASK_MINUTES,
-                evidence.overruled(job.id()),
+                evidence.overruled(job.id()).stream()
+                        .collect(Collectors.toMap(EvidenceStore.OverruledRow::fault, Function.identity())),
                 past.earlier(job.unitId(), job.id()),
-                now);
+                now));
     }
 
     private Where whereIs(long revisionId) {
@@ -184,51 +134,39 @@ public class DiagnosisService {
                 evidence.tries(job).stream().map(EvidenceStore.TriesRow::grid).toList());
     }
 
-    private Judged judge(
+    /**
+     * What is asked of a unit.
+     *
+     * @param minutesTo by component: to get at it from what is open
+     * @param askMinutes what it takes to ask for a symptom, or to try it
+     * @param said a person's word, by fault
+     * @param earlier what was mended on it before, the last first
+     */
+    private record Asked(
             Where where,
             Known known,
             Map<String, Double> minutesTo,
             double askMinutes,
-            List<EvidenceStore.OverruledRow> overruled,
+            Map<FaultName, EvidenceStore.OverruledRow> said,
             List<PastStore.Earlier> earlier,
             Instant now) {
-        List<PastStore.KnownFault> words = past.faultsOf(where.model());
-        Map<FaultName, PastStore.KnownFault> ids = words.stream()
+
+        /** Faults that were dealt with on this stay. */
+        Set<FaultName> done() {
+            return known.done().stream()
+                    .filter(one -> !one.failed() || one.remedy() == Remedy.REPLACED)
+                    .map(Known.Done::fault)
+                    .collect(Collectors.toSet());
+        }
+    }
+
+    private Judged judge(Asked asked) {
+        Map<FaultName, PastStore.KnownFault> ids = past.faultsOf(asked.where().model()).stream()
                 .collect(Collectors.toMap(PastStore.KnownFault::name, Function.identity(), (one, other) -> one));
-        Learning.Learned learned = learning.of(where, ids.keySet(), past.componentsByModel(), past.words());
-        Diagnosis diagnosis = Diagnosis.of(learned.rates(), known);
-        Map<FaultName, EvidenceStore.OverruledRow> said =
-                overruled.stream().collect(Collectors.toMap(EvidenceStore.OverruledRow::fault, Function.identity()));
-        Set<FaultName> done = known.done().stream()
-                .filter(one -> !one.failed() || one.remedy() == Remedy.REPLACED)
-                .map(Known.Done::fault)
-                .collect(Collectors.toSet());
-        List<LikelyFault> faults = diagnosis.faults().stream()
-                .map(likely -> new LikelyFault(
-                        likely.fault(),
-                        Optional.ofNullable(ids.get(likely.fault())).map(PastStore.KnownFault::componentId),
-                        Optional.ofNullable(ids.get(likely.fault())).map(PastStore.KnownFault::faultId),
-                        likely.probability(),
-                        likely.low(),
-                        likely.high(),
-                        likely.behind(),
-                        Optional.ofNullable(minutesTo.get(likely.fault().component())),
-                        done.contains(likely.fault()),
-                        Optional.ofNullable(said.get(likely.fault())),
-                        earlier.stream()
-                                .filter(fix -> fix.fault()
-                                        .component()
-                                        .equals(likely.fault().component()))
-                                .findFirst()
-                                .map(fix -> fix(fix, now))))
-                .sorted(Comparator.comparingInt(DiagnosisService::place))
-                .toList();
-        // What a person has spoken on, or dealt with, is told however unlikely it is.
-        List<LikelyFault> told = Stream.concat(
-                        faults.stream().filter(fault -> place(fault) == 1).limit(SHOWN),
-                        faults.stream().filter(fault -> place(fault) != 1))
-                .sorted(Comparator.comparingInt(DiagnosisService::place))
-                .toList();
+        Learning.Learned learned = learning.of(asked.where(), ids.keySet(), past.componentsByModel(), past.words());
+        Diagnosis diagnosis = Diagnosis.of(learned.rates(), asked.known());
+        List<UnitOdds.LikelyFault> faults = likely(asked, diagnosis, ids);
+        List<UnitOdds.LikelyFault> told = told(faults);
         UnitOdds odds = new UnitOdds(
                 learned.ofRevision(),
                 learned.ofModel(),
@@ -240,39 +178,72 @@ public class DiagnosisService {
                         : Optional.empty(),
                 diagnosis.leftOut(),
                 diagnosis.outside(),
-                next(learned.rates(), known, minutesTo, askMinutes, said, done, ids));
+                next(asked, learned.rates(), ids));
         return new Judged(odds, diagnosis, learned.work(), learned.success());
     }
 
+    private static List<UnitOdds.LikelyFault> likely(
+            Asked asked, Diagnosis diagnosis, Map<FaultName, PastStore.KnownFault> ids) {
+        Set<FaultName> done = asked.done();
+        return diagnosis.faults().stream()
+                .map(likely -> {
+                    FaultName fault = likely.fault();
+                    Optional<PastStore.KnownFault> id = Optional.ofNullable(ids.get(fault));
+                    return new UnitOdds.LikelyFault(
+                            fault,
+                            id.map(PastStore.KnownFault::componentId),
+                            id.map(PastStore.KnownFault::faultId),
+                            likely.probability(),
+                            likely.low(),
+                            likely.high(),
+                            likely.behind(),
+                            Optional.ofNullable(asked.minutesTo().get(fault.component())),
+                            done.contains(fault),
+                            Optional.ofNullable(asked.said().get(fault)),
+                            earlierFix(asked, fault));
+                })
+                .sorted(Comparator.comparingInt(DiagnosisService::place))
+                .toList();
+    }
+
+    /** The likeliest, and what a person has spoken on, or dealt with, however unlikely it is. */
+    private static List<UnitOdds.LikelyFault> told(List<UnitOdds.LikelyFault> faults) {
+        return Stream.concat(
+                        faults.stream().filter(fault -> place(fault) == 1).limit(SHOWN),
+                        faults.stream().filter(fault -> place(fault) != 1))
+                .sorted(Comparator.comparingInt(DiagnosisService::place))
+                .toList();
+    }
+
     /** What a person puts first stands first, what was ruled out or dealt with last; between them the odds decide. */
-    private static int place(LikelyFault fault) {
+    private static int place(UnitOdds.LikelyFault fault) {
         Optional<Overruling> word = fault.overruled().map(EvidenceStore.OverruledRow::word);
         return word.equals(Optional.of(Overruling.THIS_FIRST)) ? 0 : word.isPresent() || fault.out() ? 2 : 1;
     }
 
-    private static EarlierFix fix(PastStore.Earlier fix, Instant now) {
-        Duration ago = Duration.between(fix.at(), now);
-        return new EarlierFix(fix.jobId(), fix.remedy(), fix.at(), ago.toDays(), ago.compareTo(WARRANTY) <= 0);
+    private static Optional<UnitOdds.EarlierFix> earlierFix(Asked asked, FaultName fault) {
+        return asked.earlier().stream()
+                .filter(fix -> fix.fault().component().equals(fault.component()))
+                .findFirst()
+                .map(fix -> {
+                    Duration ago = Duration.between(fix.at(), asked.now());
+                    boolean covered = Warranty.covers(fix.at(), asked.now());
+                    return new UnitOdds.EarlierFix(fix.jobId(), fix.remedy(), fix.at(), ago.toDays(), covered);
+                });
     }
 
-    private static List<CheckAdvice> next(
-            Rates rates,
-            Known known,
-            Map<String, Double> minutesTo,
-            double askMinutes,
-            Map<FaultName, EvidenceStore.OverruledRow> said,
-            Set<FaultName> done,
-            Map<FaultName, PastStore.KnownFault> ids) {
+    private static List<UnitOdds.CheckAdvice> next(Asked asked, Rates rates, Map<FaultName, PastStore.KnownFault> ids) {
+        Known known = asked.known();
         Set<String> leaveOut = new HashSet<>();
-        said.values().stream()
+        asked.said().values().stream()
                 .filter(row -> row.word() == Overruling.NOT_THIS)
                 .forEach(row -> leaveOut.add(row.fault().component()));
-        done.forEach(fault -> leaveOut.add(fault.component()));
+        asked.done().forEach(fault -> leaveOut.add(fault.component()));
         known.looks().stream()
                 .filter(look -> look.by() != Means.LOOKED)
                 .forEach(look -> leaveOut.add(look.component()));
-        return NextCheck.best(rates, known, minutesTo, UNKNOWN_WAY, askMinutes, leaveOut).stream()
-                .map(check -> new CheckAdvice(
+        return NextCheck.best(rates, known, asked.minutesTo(), UNKNOWN_WAY, asked.askMinutes(), leaveOut).stream()
+                .map(check -> new UnitOdds.CheckAdvice(
                         check.what(),
                         check.how().isEmpty(),
                         check.how(),

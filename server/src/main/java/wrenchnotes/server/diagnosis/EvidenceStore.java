@@ -2,7 +2,6 @@ package wrenchnotes.server.diagnosis;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.CrossedTries;
@@ -184,16 +183,5 @@ public class EvidenceStore {
                         """)
                 .query((row, n) -> new OverruledBefore(row.getInt("count"), row.getInt("right")))
                 .single();
-    }
-
-    /** Steps that are open on a unit now. */
-    Set<String> openSteps(long job) {
-        return Set.copyOf(jdbc.sql("""
-                        SELECT step
-                        FROM step_entry
-                        WHERE job_id = :job
-                        GROUP BY step
-                        HAVING SUM(CASE direction WHEN 'IN' THEN 1 ELSE -1 END) > 0
-                        """).param("job", job).query(String.class).list());
     }
 }

@@ -134,21 +134,12 @@ public class PastStore {
                             found,
                             present.getOrDefault(id, Set.of()),
                             absent.getOrDefault(id, Set.of()),
-                            outcome.flatMap(PastStore::worked),
+                            outcome.flatMap(Outcome::mended),
                             spent > 0 ? Optional.of(new PastJob.Work(spent, parts)) : Optional.empty());
                     return new Closed(
                             id, row.getLong("handed_over_moment"), lookedAt ? Optional.of(job) : Optional.empty());
                 })
                 .list();
-    }
-
-    /** Whoever gives a unit up before trying says nothing of how likely it could have been mended. */
-    private static Optional<Boolean> worked(Outcome outcome) {
-        return switch (outcome) {
-            case FIXED, FIXED_WITH_REMARK, PARTLY_FIXED -> Optional.of(true);
-            case NOT_FIXED -> Optional.of(false);
-            case NO_FAULT_FOUND, NOT_WORTH_IT, KEPT_FOR_PARTS -> Optional.empty();
-        };
     }
 
     Map<Long, Set<String>> componentsByModel() {

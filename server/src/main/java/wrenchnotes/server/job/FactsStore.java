@@ -1,6 +1,7 @@
 package wrenchnotes.server.job;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -36,6 +37,11 @@ public class FactsStore {
 
     private static final String THESE = "job_id IN (SELECT value FROM json_each(:jobs))";
 
+    private static final String UNSETTLED = Arrays.stream(Account.values())
+            .filter(account -> !account.settled())
+            .map(account -> "'" + account + "'")
+            .collect(Collectors.joining(", "));
+
     /**
      * A step is open while it went in more often than out; a way in that was taken back never happened. SQLite takes the other
      * columns from the row that has the maximum.
@@ -56,10 +62,10 @@ public class FactsStore {
             FROM (SELECT job_id, kind, to_account AS account, count AS n FROM ledger_entry WHERE %1$s
                   UNION ALL
                   SELECT job_id, kind, from_account, -count FROM ledger_entry WHERE %1$s)
-            WHERE account IN ('TRAY', 'MISSING_ON_ARRIVAL', 'LOST', 'BROKEN', 'DESTROYED', 'OUT_FOR_NOW')
+            WHERE account IN (%2$s)
             GROUP BY job_id, kind, account
             HAVING SUM(n) <> 0
-            """.formatted(THESE);
+            """.formatted(THESE, UNSETTLED);
 
     /** The last closing of each job, by the same rule. */
     public static final String CLOSINGS = """

@@ -21,6 +21,7 @@ import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.checkin.LotStore;
 import wrenchnotes.server.diagnosis.DiagnosisService;
+import wrenchnotes.server.diagnosis.UnitOdds;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
@@ -71,7 +72,7 @@ public class MoneyApi {
             JobStore.Job job,
             Set<ArrivalMark> marks,
             List<String> symptoms,
-            Optional<DiagnosisService.LikelyFault> likeliest,
+            Optional<UnitOdds.LikelyFault> likeliest,
             WorthService.Money money) {}
 
     public record LotView(LotStore.Lot lot, List<UnitOfLot> units) {}

@@ -14,6 +14,7 @@ import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.diagnosis.DiagnosisService;
+import wrenchnotes.server.diagnosis.UnitOdds;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.job.HoldService;
 import wrenchnotes.server.job.JobStore;
@@ -115,7 +116,7 @@ public class WorthService {
     }
 
     private List<PartNeeded> parts(DiagnosisService.Judged judged, long revision) {
-        List<DiagnosisService.LikelyFault> likely = judged.odds().faults().stream()
+        List<UnitOdds.LikelyFault> likely = judged.odds().faults().stream()
                 .filter(fault -> fault.probability() >= WORTH_NAMING && !fault.out())
                 .filter(fault -> fault.faultId().isPresent())
                 .limit(4)
@@ -126,7 +127,7 @@ public class WorthService {
                 .usualParts(likely.stream().map(fault -> fault.faultId().get()).toList())
                 .stream()
                 .map(entry -> {
-                    DiagnosisService.LikelyFault fault = likely.stream()
+                    UnitOdds.LikelyFault fault = likely.stream()
                             .filter(one -> one.faultId().get().equals(entry.getKey()))
                             .findFirst()
                             .orElseThrow();

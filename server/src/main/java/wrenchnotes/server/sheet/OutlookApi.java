@@ -1,7 +1,6 @@
 package wrenchnotes.server.sheet;
 
 import java.time.Clock;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -16,6 +15,7 @@ import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.server.diagnosis.DiagnosisService;
 import wrenchnotes.server.diagnosis.FindingStore;
+import wrenchnotes.server.diagnosis.UnitOdds;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
@@ -26,9 +26,6 @@ import wrenchnotes.server.teardown.NotesStore;
 /** What the shop's history says of a unit: while it is still on the counter, and on the bench after each answer. */
 @RestController
 public class OutlookApi {
-
-    private static final Set<ArrivalMark> SHAKEN = EnumSet.of(ArrivalMark.DENTS, ArrivalMark.BENT, ArrivalMark.LIQUID);
-    private static final Set<Cause> SHAKING = EnumSet.of(Cause.FALL, Cause.LIQUID);
 
     private final DiagnosisService diagnosis;
     private final WorthService worth;
@@ -73,7 +70,7 @@ public class OutlookApi {
      * @param cautions of what is seen of its state, then of the notes' steps, each once
      */
     public record Outlook(
-            DiagnosisService.UnitOdds odds,
+            UnitOdds odds,
             WorthService.Money money,
             List<LookFirst> lookFirst,
             List<MindPoint> mind,
@@ -121,14 +118,14 @@ public class OutlookApi {
             boolean fell = shaken(arrivals.marks(job))
                     || findings.ofJob(job).stream()
                             .anyMatch(finding -> finding.struckWhy().isEmpty()
-                                    && finding.cause().filter(SHAKING::contains).isPresent());
+                                    && finding.cause().filter(Cause::shakes).isPresent());
             return outlook(
                     judged, worth.ofJob(row, judged, Optional.empty()), row.revisionId(), arrivals.marks(job), fell);
         });
     }
 
     private static boolean shaken(Set<ArrivalMark> marks) {
-        return marks.stream().anyMatch(SHAKEN::contains);
+        return marks.stream().anyMatch(ArrivalMark::shakes);
     }
 
     private static <T> Set<T> orNone(Set<T> said) {

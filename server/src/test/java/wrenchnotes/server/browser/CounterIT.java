@@ -128,7 +128,7 @@ class CounterIT {
         for (int unit = 0; unit < 6; unit++) {
             page.getByLabel("What to do with it")
                     .nth(unit)
-                    .getByText(unit % 3 == 0 ? "keep for parts" : "mend it")
+                    .getByText(unit % 3 == 0 ? "keep it for parts" : "mend it")
                     .click();
             window.says("6 units, " + (5 - unit) + " to decide on");
         }
@@ -136,7 +136,7 @@ class CounterIT {
         window.says("6 units, 0 to decide on");
         assertThat(page.locator("[aria-label='What to do with it'] [aria-pressed=true]")
                         .allInnerTexts())
-                .containsExactly("keep for parts", "mend it", "mend it", "keep for parts", "mend it", "mend it");
+                .containsExactly("keep it for parts", "mend it", "mend it", "keep it for parts", "mend it", "mend it");
     }
 
     @Test

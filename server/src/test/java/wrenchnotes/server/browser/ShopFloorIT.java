@@ -155,7 +155,7 @@ class ShopFloorIT {
                         java.time.Instant.now().plusSeconds(4).toString()));
         window.goTo("Drawers");
         page.reload();
-        window.says("no longer waits (cures): a drop of resin");
+        window.says("no longer waits (curing): a drop of resin");
         window.assertAccessible();
         window.click("Heard");
         page.getByText("a drop of resin").waitFor(gone());

@@ -79,7 +79,7 @@ class ArchitectureTest {
             .resideInAPackage("wrenchnotes.server..")
             .and()
             .haveNameNotMatching(
-                    ".*Api(\\$.*)?|.*ground\\.(Pens|Problems|Seen|FrontEnd)(\\$.*)?|.*team\\.(Doorkeeper|Security)(\\$.*)?")
+                    ".*Api(\\$.*)?|.*ground\\.(PenResolver|Problems|Seen|FrontEnd)(\\$.*)?|.*team\\.(Doorkeeper|Security)(\\$.*)?")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.springframework.web..", "org.springframework.http..", "jakarta.servlet..");

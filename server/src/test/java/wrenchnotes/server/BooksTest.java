@@ -7,13 +7,19 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
-import wrenchnotes.server.ground.Pens;
+import wrenchnotes.server.finder.FinderIndex;
+import wrenchnotes.server.ground.DataFolder;
+import wrenchnotes.server.ground.PenResolver;
+import wrenchnotes.server.ground.Soundness;
 
 /** How the books are kept: in the order of writing, each write once, and with nothing in them that must be forgotten. */
 class BooksTest {
@@ -140,7 +146,7 @@ class BooksTest {
         client.post("/api/lots", quoted("{'source':'yard'}"), Map.of("Idempotency-Key", "lot-1"));
         SetClock.HANDS.off(Duration.ofDays(8));
         client.post("/api/lots", quoted("{'source':'quay'}"), Map.of("Idempotency-Key", "lot-2"));
-        SHOP.bean(Pens.class).forgetOldAnswers();
+        SHOP.bean(PenResolver.class).forgetOldAnswers();
         assertThat(jdbc.sql("SELECT request FROM answered WHERE request LIKE 'lot-%'")
                         .query(String.class)
                         .list())
@@ -195,5 +201,30 @@ class BooksTest {
         return shop.sheet(job).body().get("story").values().stream()
                 .map(line -> line.get("words").asString())
                 .toList();
+    }
+
+    /** A check that reads beside a writer must not take what was written since for damage: it would stop the whole shop. */
+    @Test
+    void aLookBesideAWriterFindsNoDamage() throws Exception {
+        long job = shop.takenIn();
+        FinderIndex finder = SHOP.bean(FinderIndex.class);
+        TransactionTemplate writing = new TransactionTemplate(SHOP.bean(PlatformTransactionManager.class));
+        AtomicBoolean stop = new AtomicBoolean();
+        Thread writer = new Thread(() -> {
+            while (!stop.get()) {
+                writing.executeWithoutResult(status -> finder.renew(job));
+            }
+        });
+        writer.start();
+        try {
+            for (int look = 0; look < 60; look++) {
+                assertThat(Soundness.damage(SHOP.bean(DataFolder.class).database()))
+                        .as("look " + look)
+                        .isEmpty();
+            }
+        } finally {
+            stop.set(true);
+            writer.join();
+        }
     }
 }

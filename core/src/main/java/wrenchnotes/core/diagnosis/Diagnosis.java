@@ -28,7 +28,7 @@ public record Diagnosis(
     public record Outside(String name, double probability) {}
 
     public static Diagnosis of(Rates rates, Known known) {
-        Weighed weighed = Weighed.of(rates, known);
+        Network weighed = Network.of(rates, known);
         Odds odds = Odds.of(weighed.model(), weighed.present(), weighed.absent());
         Map<String, Rates.Rated> byWords = rates.byWords();
         List<Likely> faults = odds.faults().stream()
@@ -47,7 +47,7 @@ public record Diagnosis(
                 .toList();
         List<Outside> outside = odds.faults().stream()
                 .filter(fault -> !byWords.containsKey(fault.id()))
-                .map(fault -> new Outside(Weighed.outsideName(fault.id()), fault.probability()))
+                .map(fault -> new Outside(Network.outsideName(fault.id()), fault.probability()))
                 .sorted(Comparator.comparingDouble(Outside::probability).reversed())
                 .toList();
         return new Diagnosis(faults, sets, weighed.noneOf(byWords.keySet()), odds.leftOut(), outside);

@@ -14,7 +14,7 @@ import java.util.stream.IntStream;
  *
  * <p>What a check tells is by how much it is expected to lessen the doubt about each fault: the sum over the faults of the binary
  * entropy before, less the mean of it after, in bits (information gain, published: Shannon 1948). Its minutes include the way to get at the
- * component from what is open now. For one fault and independent checks the best order is known, see {@link CheckOrder}.
+ * component from what is open now. For one fault and independent checks the best order is known; CheckOrderTest holds this to it.
  *
  * @param what name of a component to look at or measure, or a symptom to ask for or try
  * @param how by which means; empty for a symptom
@@ -46,8 +46,8 @@ public record NextCheck(
             double unknownWay,
             double askMinutes,
             Set<String> leaveOut) {
-        Weighed now = Weighed.of(rates, known);
-        if (now.present().size() >= Weighed.MOST_PRESENT) {
+        Network now = Network.of(rates, known);
+        if (now.present().size() >= Network.MOST_PRESENT) {
             return List.of();
         }
         Quickscore.Marginals before = now.marginals();
@@ -61,7 +61,7 @@ public record NextCheck(
             }
             double way = minutesTo.getOrDefault(component, unknownWay);
             for (Means means : List.of(Means.LOOKED, Means.MEASURED)) {
-                Weighed.look("check", component, means, rates)
+                Network.look("check", component, means, rates)
                         .ifPresent(check -> all.add(
                                 tell(now, before, check, component, Optional.of(means), way + means.minutes(), rates)));
             }
@@ -108,7 +108,7 @@ public record NextCheck(
     }
 
     private static NextCheck tell(
-            Weighed now,
+            Network now,
             Quickscore.Marginals before,
             FaultModel.ModelSymptom check,
             String what,

@@ -67,11 +67,11 @@ public record Odds(List<FaultOdds> faults, List<SetOdds> sets, double leftOut) {
         private final Evidence evidence;
         private final double[] ratio;
         private final double[] marginal;
-        private final PriorityQueue<Weighed> best = new PriorityQueue<>(Comparator.comparingDouble(Weighed::weight));
+        private final PriorityQueue<Network> best = new PriorityQueue<>(Comparator.comparingDouble(Network::weight));
         private double noFault = 1;
         private double total;
 
-        private record Weighed(List<Integer> faults, double weight) {}
+        private record Network(List<Integer> faults, double weight) {}
 
         Weighing(FaultModel model, Evidence evidence) {
             this.model = model;
@@ -162,7 +162,7 @@ public record Odds(List<FaultOdds> faults, List<SetOdds> sets, double leftOut) {
             total += weight;
             set.forEach(at -> marginal[at] += weight);
             if (best.size() < SETS_TOLD || weight > best.peek().weight()) {
-                best.add(new Weighed(List.copyOf(set), weight));
+                best.add(new Network(List.copyOf(set), weight));
                 if (best.size() > SETS_TOLD) {
                     best.poll();
                 }
@@ -201,7 +201,7 @@ public record Odds(List<FaultOdds> faults, List<SetOdds> sets, double leftOut) {
 
         private List<SetOdds> setOdds(double all) {
             return best.stream()
-                    .sorted(Comparator.comparingDouble(Weighed::weight).reversed())
+                    .sorted(Comparator.comparingDouble(Network::weight).reversed())
                     .map(set -> new SetOdds(
                             set.faults().stream()
                                     .map(at -> model.faults().get(at).id())

@@ -3,9 +3,13 @@ package wrenchnotes.server.diagnosis;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.History;
 import wrenchnotes.core.diagnosis.LikeJob;
@@ -19,6 +23,8 @@ import wrenchnotes.server.ground.Snapshot;
  */
 @Component
 public class Learning {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Learning.class);
 
     private final PastStore past;
     private final Snapshot snapshot;
@@ -36,7 +42,16 @@ public class Learning {
     /** The first question of the day need not wait for all of the past. */
     @EventListener(ApplicationReadyEvent.class)
     void beforeAnybodyAsks() {
-        Thread reading = new Thread(() -> snapshot.read(() -> upToDate()), "learning");
+        Thread reading = new Thread(
+                () -> {
+                    try {
+                        snapshot.read(() -> upToDate());
+                    } catch (DataAccessException | TransactionException e) {
+                        // The shop was stopped meanwhile, or the first question meets the same and says so.
+                        LOG.debug("Not read ahead: {}", e.getMessage());
+                    }
+                },
+                "learning");
         reading.setDaemon(true);
         reading.start();
     }

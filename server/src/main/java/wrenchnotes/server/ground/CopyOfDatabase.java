@@ -14,6 +14,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A copy of a database that may be written meanwhile: all that was committed before it began, and no half of anything
@@ -88,12 +89,9 @@ public final class CopyOfDatabase {
 
     /** Opens it as anybody would. */
     private static void look(Path copy) throws SQLException {
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + copy);
-                Statement statement = connection.createStatement();
-                ResultSet said = statement.executeQuery("PRAGMA quick_check(1)")) {
-            if (!said.next() || !said.getString(1).equals("ok")) {
-                throw new SQLException("the copy is damaged: " + said.getString(1));
-            }
+        Optional<String> damage = Soundness.damage(copy);
+        if (damage.isPresent()) {
+            throw new SQLException("the copy is damaged: " + damage.get());
         }
     }
 }

@@ -14,15 +14,15 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration(proxyBeanMethods = false)
 public class FrontEnd implements WebMvcConfigurer {
 
-    private final Pens pens;
+    private final PenResolver penResolver;
 
-    FrontEnd(Pens pens) {
-        this.pens = pens;
+    FrontEnd(PenResolver penResolver) {
+        this.penResolver = penResolver;
     }
 
     @Override
     public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-        resolvers.add(pens);
+        resolvers.add(penResolver);
         resolvers.add(new Seen.Resolver());
     }
 

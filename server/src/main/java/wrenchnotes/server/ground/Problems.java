@@ -69,8 +69,8 @@ public class Problems extends ResponseEntityExceptionHandler {
         return answer(problem(HttpStatus.PRECONDITION_REQUIRED, "Which version?", e.getMessage()));
     }
 
-    @ExceptionHandler(Pens.Damaged.class)
-    ResponseEntity<ProblemDetail> damaged(Pens.Damaged e) {
+    @ExceptionHandler(PenResolver.Damaged.class)
+    ResponseEntity<ProblemDetail> damaged(PenResolver.Damaged e) {
         return answer(problem(HttpStatus.SERVICE_UNAVAILABLE, "Not written", e.getMessage()));
     }
 

@@ -33,7 +33,7 @@ public record Settings(Path data, boolean demo, String currency, long hourMinor)
         Map<DayOfWeek, OpeningHours.Span> week = EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY).stream()
                 .collect(Collectors.toMap(Function.identity(), weekday -> day));
         return new ShopSettings(
-                demo ? "The quay workshop" : "Our shop",
+                demo ? "Saltmarsh Quay Repairs" : "Our shop",
                 currency,
                 hourMinor,
                 ZoneId.systemDefault().getId(),

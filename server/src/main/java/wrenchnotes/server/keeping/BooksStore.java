@@ -30,11 +30,6 @@ class BooksStore {
         this.jdbc = jdbc;
     }
 
-    /** SQLite's own look at every page; "ok" if the file is sound. */
-    String quickCheck() {
-        return jdbc.sql("PRAGMA quick_check(1)").query(String.class).single();
-    }
-
     /** What does not come out, a sentence each. */
     List<String> wrong() {
         List<String> wrong = new ArrayList<>();

@@ -18,9 +18,11 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
-import wrenchnotes.server.ground.Pens;
+import wrenchnotes.server.ground.DataFolder;
+import wrenchnotes.server.ground.PenResolver;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.ground.Soundness;
 import wrenchnotes.server.ground.Troubles;
 
 /** What a shop's database wants from day to day: statistics for its planner, old answers forgotten, its books looked at, a backup. */
@@ -31,9 +33,10 @@ public class Upkeep {
     private static final Duration DAY = Duration.ofDays(1);
 
     private final BooksStore books;
+    private final DataFolder folder;
     private final Backups backups;
     private final Optional<LocalTime> nightly;
-    private final Pens pens;
+    private final PenResolver penResolver;
     private final Troubles troubles;
     private final Snapshot snapshot;
     private final TransactionTemplate writing;
@@ -44,20 +47,22 @@ public class Upkeep {
 
     Upkeep(
             BooksStore books,
+            DataFolder folder,
             Backups backups,
             BackupSettings settings,
             Settings shop,
-            Pens pens,
+            PenResolver penResolver,
             Troubles troubles,
             Snapshot snapshot,
             PlatformTransactionManager transactions,
             @Qualifier("readers") HikariDataSource readers,
             Clock clock) {
         this.books = books;
+        this.folder = folder;
         this.backups = backups;
         // Practice data is made anew by one command, and is not worth the disk.
         this.nightly = settings.nightly() && !shop.demo() ? Optional.of(settings.at()) : Optional.empty();
-        this.pens = pens;
+        this.penResolver = penResolver;
         this.troubles = troubles;
         this.snapshot = snapshot;
         this.writing = new TransactionTemplate(transactions);
@@ -88,7 +93,7 @@ public class Upkeep {
         try {
             if (Duration.between(looked, clock.instant()).compareTo(DAY) >= 0) {
                 look();
-                pens.forgetOldAnswers();
+                penResolver.forgetOldAnswers();
                 optimize(false);
                 looked = clock.instant();
             }
@@ -101,13 +106,7 @@ public class Upkeep {
 
     /** Looks at the books and says what it found. */
     void look() {
-        Optional<String> damage = Optional.empty();
-        try {
-            String said = snapshot.read(books::quickCheck);
-            damage = Optional.of(said).filter(words -> !words.equals("ok"));
-        } catch (org.springframework.dao.DataAccessException e) {
-            damage = Optional.of(String.valueOf(e.getMessage()));
-        }
+        Optional<String> damage = Soundness.damage(folder.database());
         if (damage.isPresent()) {
             LOG.error("The database is damaged: {}", damage.get());
             troubles.damaged();

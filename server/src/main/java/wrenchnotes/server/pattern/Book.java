@@ -4,9 +4,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import wrenchnotes.core.pattern.ClosedBook;
 import wrenchnotes.core.pattern.Comeback;
 import wrenchnotes.server.ground.Snapshot;
@@ -14,6 +18,8 @@ import wrenchnotes.server.ground.Snapshot;
 /** Keeps the closed book: read once after the start, and brought up to date before each question. */
 @Component
 public class Book {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Book.class);
 
     private final PatternStore store;
     private final Snapshot snapshot;
@@ -28,7 +34,16 @@ public class Book {
     /** The first question of the day need not wait for all of the past, nor the first answer for the book. */
     @EventListener(ApplicationReadyEvent.class)
     void beforeAnybodyAsks() {
-        Thread reading = new Thread(() -> snapshot.read(this::upToDate), "closed book");
+        Thread reading = new Thread(
+                () -> {
+                    try {
+                        snapshot.read(this::upToDate);
+                    } catch (DataAccessException | TransactionException e) {
+                        // The shop was stopped meanwhile, or the first question meets the same and says so.
+                        LOG.debug("Not read ahead: {}", e.getMessage());
+                    }
+                },
+                "closed book");
         reading.setDaemon(true);
         reading.start();
     }

@@ -18,7 +18,7 @@ import wrenchnotes.server.ground.May;
 /** Odds of faults from a model that is sent along: changes nothing, knows no shop. */
 @RestController
 @May(Act.ASK)
-class OddsApi {
+class SentModelApi {
 
     /** @param prior how likely it is before anything is known */
     public record FaultPrior(

@@ -31,7 +31,7 @@ import wrenchnotes.core.unit.Moment;
 
 /** Hands each writing request its {@link Pen}. */
 @Component
-public class Pens implements HandlerMethodArgumentResolver {
+public class PenResolver implements HandlerMethodArgumentResolver {
 
     static final String REQUEST_ID = "Idempotency-Key";
     private static final Duration KEPT = Duration.ofDays(7);
@@ -53,7 +53,7 @@ public class Pens implements HandlerMethodArgumentResolver {
     private final ClockWatch watch;
     private final Troubles troubles;
 
-    Pens(
+    PenResolver(
             PlatformTransactionManager transactions,
             JdbcClient jdbc,
             JsonMapper json,

@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
  * {@code z = 1 − (1 − nothing wrong) · Π (1 − chance)}. Once a fault was found and mended, that is why it came: from then on nothing
  * else need be wrong.
  */
-record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
+record Network(FaultModel model, Set<String> present, Set<String> absent) {
 
     /** How likely a disc or lead that somebody tries is itself bad. Ours, no source. */
     private static final double OUTSIDE_BAD = 0.15;
@@ -37,7 +37,7 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
     private static final String OUTSIDE = "outside: ";
     private static final String NONE = "any at all";
 
-    static Weighed of(Rates rates, Known known) {
+    static Network of(Rates rates, Known known) {
         return new Building(rates).all(known);
     }
 
@@ -71,10 +71,10 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
     }
 
     /** The same with one thing more that is seen. */
-    Weighed with(FaultModel.ModelSymptom symptom, boolean there) {
+    Network with(FaultModel.ModelSymptom symptom, boolean there) {
         Set<String> all = new TreeSet<>(there ? present : absent);
         all.add(symptom.id());
-        return there ? new Weighed(model.with(symptom), all, absent) : new Weighed(model.with(symptom), present, all);
+        return there ? new Network(model.with(symptom), all, absent) : new Network(model.with(symptom), present, all);
     }
 
     private static FaultModel.ModelSymptom anyOf(Set<String> faults) {
@@ -107,7 +107,7 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
             this.rates = rates;
         }
 
-        Weighed all(Known known) {
+        Network all(Known known) {
             known.present().stream().filter(rates::speaksOf).forEach(word -> add(rates.symptom(word), true));
             known.absent().stream().filter(rates::speaksOf).forEach(word -> add(rates.symptom(word), false));
             known.looks().forEach(this::look);
@@ -122,7 +122,7 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
                     .forEach(rated ->
                             faults.add(new FaultModel.ModelFault(rated.fault().words(), rated.rate() * shown)));
             faults.addAll(outside.values());
-            return new Weighed(FaultModel.of(faults, symptoms), present, absent);
+            return new Network(FaultModel.of(faults, symptoms), present, absent);
         }
 
         private FaultModel.ModelSymptom broughtIn() {
@@ -160,7 +160,7 @@ record Weighed(FaultModel model, Set<String> present, Set<String> absent) {
         }
 
         private void look(Known.Look look) {
-            Weighed.look(next("look"), look.component(), look.by(), rates).ifPresent(seen -> add(seen, !look.good()));
+            Network.look(next("look"), look.component(), look.by(), rates).ifPresent(seen -> add(seen, !look.good()));
         }
 
         /** A new part is a good one, as sure as a swap; another remedy that helped is as sure as a reading; one that did not says nothing. */

@@ -15,6 +15,7 @@ const UNITS: Record<string, Record<string, number>> = {
     uF: 1,
     u: 1,
     mfd: 1,
+    mF: 1e3,
     MFD: 1,
     nF: 1e-3,
     n: 1e-3,

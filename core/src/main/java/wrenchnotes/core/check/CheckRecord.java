@@ -22,11 +22,6 @@ public record CheckRecord(List<Check> checks) {
         return checks.stream().filter(check -> check.stage() == stage).reduce((earlier, later) -> later);
     }
 
-    /** The last check of work done in the shop: what was found on arrival does not count. */
-    public Optional<Check> lastOfWork() {
-        return checks.stream().filter(check -> check.stage() != Stage.ARRIVAL).reduce((earlier, later) -> later);
-    }
-
     /**
      * A failed check that nothing has answered: of the last check that was tried at each stage of the work, and of the
      * latest of those. Saying "not tested" afterwards does not make a failure good.

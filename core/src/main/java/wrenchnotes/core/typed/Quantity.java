@@ -9,7 +9,8 @@ import java.util.regex.Pattern;
 /**
  * A measured quantity as people write it, in the unit that is asked for: "4,7 µF", "47 mfd", "4k7", "1 1/2 in", "12 mm", "0.83in".
  * Either decimal mark is one. A letter in the stead of the mark, "4k7", is that of IEC 60062. An inch is 25.4 mm. Both letters mu
- * are one; "mfd" on old parts is the microfarad, and "mF" is not read, since it stood for both that and the millifarad.
+ * are one; "mfd" on old parts is the microfarad, "mF" the millifarad (SI); since what was taken is shown beside the field, whoever
+ * means the other by it sees so.
  */
 public final class Quantity {
 
@@ -44,6 +45,7 @@ public final class Quantity {
                             Map.entry("uF", 1.0),
                             Map.entry("u", 1.0),
                             Map.entry("mfd", 1.0),
+                            Map.entry("mF", 1e3),
                             Map.entry("MFD", 1.0),
                             Map.entry("nF", 1e-3),
                             Map.entry("n", 1e-3),

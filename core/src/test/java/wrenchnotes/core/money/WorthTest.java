@@ -121,4 +121,74 @@ class WorthTest {
         assertThat(said.ways().get(0)).isEqualTo(new Worth.Way(Triage.MEND, 9400));
         assertThat(said.margin()).contains(8900L);
     }
+
+    /** Three sales with the fault told are enough, two are not; each way says where its figure is from. */
+    @Test
+    void whereEachFigureIsFromIsSaid() {
+        List<Sale> all = new ArrayList<>(sales(true, 6000, 6000, 6000));
+        all.addAll(sales(false, 3000, 3000));
+        all.add(new Sale(Level.REVISION, true, 8000));
+        Worth two = Worth.of(all, Optional.empty(), 0.9, AN_HOUR, Optional.empty());
+        assertThat(two.reasons())
+                .containsExactly(
+                        "The price is from 1 sales of this revision.",
+                        "90 in 100 like it were mended; a failed try costs the hours all the same.",
+                        "As it is, about three tenths of the mended price: common practice, no sales here yet.");
+        assertThat(two.price().orElseThrow().sales()).isEqualTo(1);
+
+        all.addAll(sales(false, 3000));
+        assertThat(Worth.of(all, Optional.empty(), 0.9, AN_HOUR, Optional.empty())
+                        .reasons()
+                        .get(2))
+                .isEqualTo("As it is: from 3 sales with the fault told.");
+        Worth kind =
+                Worth.of(List.of(new Sale(Level.KIND, true, 5000)), Optional.empty(), 0.9, AN_HOUR, Optional.empty());
+        assertThat(kind.reasons().get(0)).isEqualTo("The price is from 1 sales of this kind only.");
+        assertThat(Worth.of(List.of(), Optional.of(5000L), 0.9, AN_HOUR, Optional.empty())
+                        .reasons()
+                        .get(0))
+                .isEqualTo("The price is what you said.");
+    }
+
+    /** Sales of other things altogether do not count; one of this revision counts twice one of the model, ten times one of the kind. */
+    @Test
+    void nearSalesCountMore() {
+        List<Sale> all = new ArrayList<>(List.of(new Sale(Level.REVISION, true, 9000)));
+        all.addAll(sales(true, 4000));
+        for (int n = 0; n < 4; n++) {
+            all.add(new Sale(Level.KIND, true, 1000));
+            all.add(new Sale(Level.ALL, true, 100));
+        }
+        // 0.4 of the kind at 1000, 0.5 of the model at 4000, 1 of the revision at 9000: half of 1.9 lies at 9000.
+        assertThat(Worth.of(all, Optional.empty(), 1, AN_HOUR, Optional.empty()).price())
+                .contains(new Worth.Price(1000, 9000, 9000, 1, Level.REVISION));
+    }
+
+    /** The least value at which the share is reached: exactly reached is reached. */
+    @Test
+    void aQuantileIsReachedExactly() {
+        LikelyWithin four = new LikelyWithin(List.of(
+                new LikelyWithin.Weighted(40, 1),
+                new LikelyWithin.Weighted(10, 1),
+                new LikelyWithin.Weighted(30, 1),
+                new LikelyWithin.Weighted(20, 1)));
+        assertThat(four.quantile(0.5)).isEqualTo(20);
+        assertThat(four.quantile(0.51)).isEqualTo(30);
+        assertThat(four.quantile(1)).isEqualTo(40);
+        LikelyWithin tenths = new LikelyWithin(List.of(
+                new LikelyWithin.Weighted(1, 0.1),
+                new LikelyWithin.Weighted(2, 0.2),
+                new LikelyWithin.Weighted(3, 0.7)));
+        assertThat(tenths.quantile(0.3)).as("0.1 + 0.2 is 0.3 here").isEqualTo(2);
+    }
+
+    @Test
+    void theNarrowestLevelThatHasJobsIsSaid() {
+        List<LikeJob> past = new ArrayList<>(jobs(Level.KIND, BELT, 0, 40, 50));
+        past.addAll(jobs(Level.MODEL, BELT, 0, 30));
+        Estimate estimate = Estimate.of(odds(0.9, 0.1), past, HOUR);
+        assertThat(estimate.level()).isEqualTo(Level.MODEL);
+        assertThat(estimate.jobs()).isEqualTo(1);
+        assertThat(Triage.SELL_AS_IS.words()).isEqualTo("sell it as it is, the fault told");
+    }
 }

@@ -97,6 +97,7 @@ public class MeterApi {
 
     /** For trying out what happens on a bad day. */
     @PutMapping("/stand-in")
+    @May(Act.MEASURE)
     MeterNow behave(@Valid @RequestBody StandInManner manner) {
         if (!standIn.isRunning()) {
             throw Refused.because("The stand-in is not running here: start with wrenchnotes.meter.stand-in.on=true.");

@@ -21,7 +21,7 @@ import wrenchnotes.server.Client;
 class CounterIT {
 
     @RegisterExtension
-    static final Visit VISIT = Visit.by("marit");
+    static final Visit VISIT = Visit.by("ines");
 
     private Window window;
     private Page page;
@@ -159,7 +159,7 @@ class CounterIT {
         page.keyboard().press("v");
         page.getByRole(AriaRole.GROUP, named("Overrule " + first)).waitFor();
         page.keyboard().press("2");
-        window.says("marit overruled: not this. seen on such units before", "Overruled: not " + first);
+        window.says("ines overruled: not this. seen on such units before", "Overruled: not " + first);
         String second = firstFault();
         assertThat(second).isNotEqualTo(first);
         window.assertAccessible();

@@ -74,7 +74,7 @@ class GaugesIT {
         measure("driven pulley", "60");
         window.says("path.centresMm is 18.0; with these pulleys it must be above 27.0");
         measure("driven pulley", "six");
-        window.says("A number, and mm");
+        window.says("No quantity can be read in \"six\"");
         measure("driven pulley", "6");
         window.says("54.85 mm");
     }

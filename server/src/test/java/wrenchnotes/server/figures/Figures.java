@@ -13,11 +13,14 @@ import java.util.Random;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
+import wrenchnotes.core.pattern.ClosedBook;
 import wrenchnotes.server.Client;
 import wrenchnotes.server.PackagedShop;
 import wrenchnotes.server.WrenchNotes;
 import wrenchnotes.server.diagnosis.Foretold;
 import wrenchnotes.server.diagnosis.PastStore;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.pattern.Book;
 
 /**
  * Makes a shop of 10,000 and one of 100,000 jobs and prints how long each screen's answer takes over HTTP, beside the
@@ -156,11 +159,20 @@ public final class Figures {
                     results.put(screen.name(), result);
                     print(screen.name(), result);
                 }
+                closedBook(shop);
                 Times press = PressStatements.time(client, KeyPress.openWithAStepToDo(client));
                 System.out.printf("%-22s %7.2f ms %7.2f ms%n", "press", press.medianMillis(), press.millis95());
             }
         }
         return results;
+    }
+
+    private static void closedBook(ConfigurableApplicationContext shop) {
+        long begin = System.nanoTime();
+        ClosedBook book = shop.getBean(Snapshot.class).read(shop.getBean(Book.class)::rebuilt);
+        System.out.printf(
+                "closed book: %,d jobs read anew in %.2f s, aim 2 s; %.1f MB, aim 25 MB%n",
+                book.size(), (System.nanoTime() - begin) / 1e9, book.bytes() / 1e6);
     }
 
     /** What each address asks of the database. Listening costs time, so it is done in a run of its own. */

@@ -23,8 +23,8 @@ public final class Shots {
               let best;
               for (const row of rack.next.filter((one) => one.opened)) {
                 const bench = await (await fetch('/api/jobs/' + row.jobId + '/bench')).json();
-                const open = bench.steps.filter((step) => step.open).length;
-                if (bench.nextIn && (!best || open > best.open)) {
+                const open = bench.way.steps.filter((step) => step.open).length;
+                if (bench.way.nextIn && (!best || open > best.open)) {
                   best = { open, job: row.jobId };
                 }
               }
@@ -37,7 +37,7 @@ public final class Shots {
               const rack = await (await fetch('/api/rack')).json();
               for (const row of rack.next.filter((one) => one.opened)) {
                 const bench = await (await fetch('/api/jobs/' + row.jobId + '/bench')).json();
-                if (bench.steps.some((step) => step.things.some((thing) => thing.accounts.LOST))) {
+                if (bench.way.steps.some((step) => step.things.some((thing) => thing.accounts.LOST))) {
                   return row.jobId;
                 }
               }
@@ -135,7 +135,7 @@ public final class Shots {
         take("job-sheet");
         page.navigate("/lots");
         page.getByText("clear-out").first().click();
-        page.getByText("to decide on").waitFor();
+        page.getByLabel("What to do with it").first().waitFor();
         take("lot");
         page.navigate("/bench/" + page.evaluate(ON_THE_WAY_IN));
         page.getByText("Off to tray").waitFor();

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import wrenchnotes.core.diagnosis.Where.Level;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Words;
 
 /**
  * Whether a unit is worth mending before money is spent on it: expected price × chance of success − parts − hours − selling cost,
@@ -73,7 +74,7 @@ public record Worth(Optional<Price> price, List<Way> ways, Optional<Long> margin
         List<String> reasons = new ArrayList<>();
         reasons.add(
                 price.get().sales() > 0
-                        ? "The price is from " + price.get().sales() + " sales "
+                        ? "The price is from " + Words.count(price.get().sales(), "sale", "sales") + " "
                                 + of(price.get().level()) + "."
                         : "The price is what you said.");
         reasons.add(

@@ -131,7 +131,7 @@ class WorthTest {
         Worth two = Worth.of(all, Optional.empty(), 0.9, AN_HOUR, Optional.empty());
         assertThat(two.reasons())
                 .containsExactly(
-                        "The price is from 1 sales of this revision.",
+                        "The price is from 1 sale of this revision.",
                         "90 in 100 like it were mended; a failed try costs the hours all the same.",
                         "As it is, about three tenths of the mended price: common practice, no sales here yet.");
         assertThat(two.price().orElseThrow().sales()).isEqualTo(1);
@@ -143,7 +143,7 @@ class WorthTest {
                 .isEqualTo("As it is: from 3 sales with the fault told.");
         Worth kind =
                 Worth.of(List.of(new Sale(Level.KIND, true, 5000)), Optional.empty(), 0.9, AN_HOUR, Optional.empty());
-        assertThat(kind.reasons().get(0)).isEqualTo("The price is from 1 sales of this kind only.");
+        assertThat(kind.reasons().get(0)).isEqualTo("The price is from 1 sale of this kind only.");
         assertThat(Worth.of(List.of(), Optional.of(5000L), 0.9, AN_HOUR, Optional.empty())
                         .reasons()
                         .get(0))

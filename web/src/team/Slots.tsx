@@ -38,7 +38,7 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
     setName(again ? '' : slot.name);
     write.reset();
   };
-  const shelves = [...new Set(slots.map((slot) => shelfOf(slot.name)))];
+  const shelves = [...new Set(slots.map((slot) => slot.shelf))];
   return (
     <Box role="group" aria-label="The rack">
       <chakra.h1 mb="6px">The rack</chakra.h1>
@@ -51,7 +51,7 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
           py="4px"
         >
           {slots
-            .filter((slot) => shelfOf(slot.name) === shelf)
+            .filter((slot) => slot.shelf === shelf)
             .map((slot) => (
               <Chip
                 key={slot.name}
@@ -112,8 +112,4 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
       )}
     </Box>
   );
-}
-
-function shelfOf(name: string): string {
-  return name.replace(/\d.*/, '');
 }

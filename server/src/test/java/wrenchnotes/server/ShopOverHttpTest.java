@@ -112,5 +112,12 @@ class ShopOverHttpTest {
         assertThat(lead.get("/api/checkin").body().get("freeSlots").toString()).doesNotContain("A6", "F1");
         assertThat(lead.post("/api/shop/slots", body("name", "A6")).status()).isEqualTo(200);
         assertThat(lead.get("/api/checkin").body().get("freeSlots").toString()).contains("A6");
+        // A name that was taken away before can be given again, and the slot stands on the shelf of its name.
+        assertThat(lead.delete("/api/shop/slots/A6").status()).isEqualTo(200);
+        JsonNode renamed = lead.send("PUT", "/api/shop/slots/G1", Map.of(), body("name", "A6"))
+                .body();
+        assertThat(renamed.get("slots").values())
+                .anySatisfy(slot -> assertThat(slot.toString()).contains("\"name\":\"A6\"", "\"shelf\":\"A\"", tag));
+        assertThat(shop.sheet(job).body().get("job").get("slot").asString()).isEqualTo("A6");
     }
 }

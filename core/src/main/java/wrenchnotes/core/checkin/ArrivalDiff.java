@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import wrenchnotes.core.unit.Words;
 
 /**
  * What a correction changed of what was said at check-in, a line each: "Missing added: 2 × case screws".
@@ -51,9 +52,7 @@ public record ArrivalDiff(List<String> ours, List<String> owners) {
     }
 
     private static void differ(List<String> lines, String what, String was, String is) {
-        if (!was.equals(is)) {
-            lines.add(what + ": " + (was.isEmpty() ? "nothing" : was) + " → " + (is.isEmpty() ? "nothing" : is));
-        }
+        Words.changed(what, was, is).ifPresent(lines::add);
     }
 
     /** By what each is about: what is new, what is gone, and what is said otherwise. */

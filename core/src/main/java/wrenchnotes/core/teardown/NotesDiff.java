@@ -5,11 +5,11 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import wrenchnotes.core.unit.Spoken;
+import wrenchnotes.core.unit.Words;
 
 /**
  * How one teardown differs from another, step by step: two revisions, or two versions of one. Steps and things are the
@@ -141,9 +141,7 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
     }
 
     private static void line(List<String> lines, String what, String was, String is) {
-        if (!Objects.equals(was, is)) {
-            lines.add(what + ": " + (was.isEmpty() ? "nothing" : was) + " → " + (is.isEmpty() ? "nothing" : is));
-        }
+        Words.changed(what, was, is).ifPresent(lines::add);
     }
 
     private static String words(Thing thing) {

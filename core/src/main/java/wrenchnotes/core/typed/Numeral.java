@@ -47,8 +47,9 @@ final class Numeral {
 
     /** As {@link #read}, of something measured: either mark is a decimal one. */
     static Typed<BigDecimal> measured(String typed) {
-        return read(typed) instanceof Typed.Ask<BigDecimal> ask
+        Typed<BigDecimal> read = read(typed);
+        return read instanceof Typed.Ask<BigDecimal> ask
                 ? new Typed.Read<>(ask.readings().get(1))
-                : read(typed);
+                : read;
     }
 }

@@ -26,11 +26,12 @@ public final class Sum {
             }
         }
         int digits = currency.getDefaultFractionDigits();
-        return Numeral.read(plain) instanceof Typed.Ask<BigDecimal> ask
+        Typed<BigDecimal> read = Numeral.read(plain);
+        return read instanceof Typed.Ask<BigDecimal> ask
                 ? new Typed.Ask<>(ask.readings().stream()
                         .map(value -> rounded(value, digits))
                         .toList())
-                : Numeral.read(plain).map(value -> minor(value, digits, currency));
+                : read.map(value -> minor(value, digits, currency));
     }
 
     private static long rounded(BigDecimal value, int digits) {

@@ -2,11 +2,20 @@ package wrenchnotes.core.unit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Counts in the words of the shop floor. */
 public final class Words {
 
     private Words() {}
+
+    /** {@code side up: top up → nothing}; empty if both are the same. */
+    public static Optional<String> changed(String what, String was, String is) {
+        return was.equals(is)
+                ? Optional.empty()
+                : Optional.of(
+                        what + ": " + (was.isEmpty() ? "nothing" : was) + " → " + (is.isEmpty() ? "nothing" : is));
+    }
 
     /** {@code 1 screw}, {@code 3 screws}. */
     public static String count(int n, String one, String many) {

@@ -8,6 +8,7 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
+import wrenchnotes.core.unit.Words;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Seen;
@@ -54,9 +55,7 @@ class ShopService {
     }
 
     private static void differ(List<String> lines, String what, String was, String is) {
-        if (!was.equals(is)) {
-            lines.add(what + " " + was + " → " + is);
-        }
+        Words.changed(what, was, is).ifPresent(lines::add);
     }
 
     void addSlot(By by, String said) {
@@ -82,7 +81,7 @@ class ShopService {
     void renameSlot(By by, String name, String said) {
         slot(name);
         String to = free(said);
-        store.renameSlot(name, to);
+        store.renameSlot(name, to, shelf(to));
         journal.write(by, Journal.Entry.ofShop("slot", 0, "Slot " + name + " is called " + to + " now", name, to));
     }
 

@@ -103,22 +103,24 @@ class ShopStore {
     /**
      * A place on the rack.
      *
+     * @param shelf that it belongs to
      * @param tag of the unit that stands in it; empty if none does
      */
-    public record RackSlot(String name, Optional<String> tag) {}
+    public record RackSlot(String name, String shelf, Optional<String> tag) {}
 
     List<RackSlot> slots() {
         return jdbc.sql("""
-                        SELECT slot.name, tag
+                        SELECT slot.name, shelf, tag
                         FROM slot
                         LEFT JOIN job ON job.slot = slot.name AND handed_over_at IS NULL
                         LEFT JOIN unit ON unit.id = unit_id
                         WHERE gone = 0
                         ORDER BY shelf, place
                         """)
-                .query((row, n) ->
-                        new RackSlot(row.getString("name"), Sql.id(row, "tag").map(tag -> Tag.of(tag.intValue())
-                                .text())))
+                .query((row, n) -> new RackSlot(
+                        row.getString("name"),
+                        row.getString("shelf"),
+                        Sql.id(row, "tag").map(tag -> Tag.of(tag.intValue()).text())))
                 .list();
     }
 
@@ -130,17 +132,23 @@ class ShopStore {
                         """).param("name", name).param("shelf", shelf).update();
     }
 
-    /** For the jobs that stood in it too. */
-    void renameSlot(String name, String to) {
+    /** For the jobs that stood in it too; one of that name that was taken away before is the same place from now on. */
+    void renameSlot(String name, String to, String shelf) {
         jdbc.sql("PRAGMA defer_foreign_keys = ON").update();
         jdbc.sql("UPDATE job SET slot = :to WHERE slot = :name")
                 .param("name", name)
                 .param("to", to)
                 .update();
-        jdbc.sql("UPDATE slot SET name = :to WHERE name = :name")
-                .param("name", name)
+        jdbc.sql("DELETE FROM slot WHERE name = :to AND gone = 1")
                 .param("to", to)
                 .update();
+        jdbc.sql("""
+                        UPDATE slot
+                        SET name = :to, shelf = :shelf,
+                            place = CASE shelf WHEN :shelf THEN place
+                                    ELSE (SELECT COALESCE(MAX(place), 0) + 1 FROM slot WHERE shelf = :shelf) END
+                        WHERE name = :name
+                        """).param("name", name).param("to", to).param("shelf", shelf).update();
     }
 
     void removeSlot(String name) {

@@ -8,10 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
@@ -51,7 +48,7 @@ class RunTest {
     private long written;
     private Pressed last;
 
-    private static Step step(String id, Set<String> needs, int screws) {
+    static Step step(String id, Set<String> needs, int screws) {
         return Step.plain(id, "The " + id, needs, Side.TOP, "PH1", 1, null, null)
                 .with(new Things(
                         List.of(new FastenerGroup(
@@ -256,49 +253,5 @@ class RunTest {
         assertThat(run.ledger().count("lid-s", Account.MISSING_ON_ARRIVAL)).isEqualTo(2);
         press(Press.StepIn.asTheNotesSay("lid"));
         assertThat(run.ledger().count("lid-s", Account.TRAY)).isEqualTo(2);
-    }
-
-    /** What is offered of a thing is what the ledger takes, move for move and one by one. */
-    @Property(tries = 200)
-    void whatIsOfferedIsWhatTheLedgerTakes(@ForAll long seed) {
-        Random random = new Random(seed);
-        Ledger ledger = Ledger.allFitted(NOTES.things());
-        Basis basis = Basis.values()[random.nextInt(3)];
-        for (Move move : new TakenOff("lid-s", 3, 0, 1, 0, basis).moves(ledger)) {
-            ledger = ledger.with(move);
-        }
-        for (int n = 0; n < 6; n++) {
-            List<AllowedMove> offered = ledger.allowed("lid-s");
-            for (Account from : Account.values()) {
-                for (Account to : Account.values()) {
-                    int most = offered.stream()
-                            .filter(one -> one.from() == from && one.to() == to)
-                            .mapToInt(AllowedMove::most)
-                            .sum();
-                    if (from != to && !from.inPlace()) {
-                        assertThat(taken(ledger, from, to, most)).isEqualTo(most > 0);
-                        assertThat(taken(ledger, from, to, most + 1)).isFalse();
-                    }
-                }
-            }
-            if (offered.isEmpty()) {
-                return;
-            }
-            AllowedMove next = offered.get(random.nextInt(offered.size()));
-            assertThat(next.words()).isNotBlank();
-            ledger = ledger.with(new Move("lid-s", next.from(), next.to(), 1, next.wantsReason() ? "so" : ""));
-        }
-    }
-
-    private static boolean taken(Ledger ledger, Account from, Account to, int count) {
-        if (count == 0) {
-            return taken(ledger, from, to, 1);
-        }
-        try {
-            ledger.with(new Move("lid-s", from, to, count, "so"));
-            return true;
-        } catch (Refused e) {
-            return false;
-        }
     }
 }

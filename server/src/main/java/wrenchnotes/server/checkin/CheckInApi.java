@@ -76,7 +76,7 @@ public class CheckInApi {
     CameIn takeIn(@Valid @RequestBody CheckInSaid said, Pen pen) {
         CheckInService.TakenIn taken =
                 pen.once(said, by -> service.takeIn(by, said), CheckInService.TakenIn::jobId, service::takenIn);
-        return new CameIn(taken.jobId(), taken.tag(), !papers.printed(taken.jobId()));
+        return new CameIn(taken.jobId(), taken.tag(), !papers.printAll(taken.jobId()));
     }
 
     @PutMapping("/jobs/{job}/arrival")

@@ -53,8 +53,12 @@ public class Papers {
         return printer.print(drawn.name(), drawn.pdf());
     }
 
-    /** Prints all papers of a unit that was taken in; a printer that fails keeps nobody from taking units in. */
-    public boolean printed(long job) {
+    /**
+     * Prints all papers of a unit that was taken in.
+     *
+     * @return false if they did not come out: a printer that fails keeps nobody from taking units in
+     */
+    public boolean printAll(long job) {
         try {
             for (Paper paper : Paper.values()) {
                 print(job, paper);

@@ -3,9 +3,11 @@ package wrenchnotes.server.pattern;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -16,7 +18,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.pattern.ClosedBook;
+import wrenchnotes.core.pattern.Comeback;
 import wrenchnotes.server.RunningShop;
+import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.ground.Snapshot;
 
 /** The closed book against the SQL that it stands in for, on random histories of few units, so that many come back. */
@@ -164,5 +168,36 @@ class ClosedBookTest {
                             new ClosedBook.Count(row.getInt("findings"), row.getInt("jobs"), row.getInt("comebacks")));
                 });
         return counts;
+    }
+
+    /** The sheet names the stay that a finding is a comeback of by a statement of its own: it must be by the same definition. */
+    @Test
+    void theSheetNamesTheStayThatTheDefinitionDoes() {
+        writing.executeWithoutResult(status -> more(9));
+        List<Comeback.AtFault> all = jdbc.sql("""
+                        SELECT finding.unit_id, component_id, checked_in_at, job.id
+                        FROM finding JOIN job ON job.id = finding.job_id
+                        WHERE struck_at IS NULL AND finding.unit_id >= 900000
+                        """)
+                .query((row, n) -> new Comeback.AtFault(
+                        row.getLong("unit_id"),
+                        row.getLong("component_id"),
+                        row.getLong("checked_in_at"),
+                        row.getLong("id")))
+                .list();
+        FindingStore findings = SHOP.bean(FindingStore.class);
+        int comebacks = 0;
+        for (Comeback.AtFault one : all) {
+            Optional<Long> expected = all.stream()
+                    .filter(other -> Comeback.is(other, one))
+                    .max(Comparator.comparingLong(Comeback.AtFault::checkedIn).thenComparingLong(Comeback.AtFault::job))
+                    .map(Comeback.AtFault::job);
+            comebacks += expected.isPresent() ? 1 : 0;
+            assertThat(findings.ofJob(one.job()))
+                    .filteredOn(row -> row.struckWhy().isEmpty() && row.componentId() == one.component())
+                    .isNotEmpty()
+                    .allSatisfy(row -> assertThat(row.earlierJob()).isEqualTo(expected));
+        }
+        assertThat(comebacks).isGreaterThan(50);
     }
 }

@@ -125,4 +125,43 @@ class WhoMayTest {
                         .detail())
                 .contains("Somebody has to be the lead");
     }
+
+    /** One's own may be put right by whoever entered it; somebody else's by a lead only. */
+    @Test
+    void whatSomebodyElseEnteredIsALeadsToCorrect() {
+        SmallShop shop = new SmallShop(lead);
+        long job = shop.takenIn();
+        Client one = bench("bo");
+        Client other = bench("cy");
+        long finding = shop.by(one).finding(job, "slack", "CLEANED", null).id();
+        long look = one.post(
+                        "/api/jobs/" + job + "/looks",
+                        body("componentId", shop.belt, "good", true, "means", "LOOKED", "words", ""))
+                .body()
+                .get("looks")
+                .get(0)
+                .get("id")
+                .asLong();
+        long price = lead.get("/api/parts").body().get(0).get("eachMinor").asLong();
+        Map<String, Object> struck = body("why", "wrong unit");
+        String correction = "/api/findings/" + finding + "/correction";
+
+        assertThat(other.post(correction, struck).detail()).contains("correct what somebody else entered", "lead may");
+        assertThat(other.delete("/api/jobs/" + job + "/looks/" + look).status()).isEqualTo(403);
+        assertThat(one.post(correction, struck).status()).isEqualTo(200);
+        assertThat(lead.delete("/api/jobs/" + job + "/looks/" + look).status()).isEqualTo(200);
+        JsonNode part = lead.get("/api/parts").body().get(0);
+        Map<String, Object> dearer =
+                body("drawer", part.get("drawer"), "name", part.get("name"), "what", part.get("what"), "count", 0);
+        dearer.put("eachMinor", price + 100);
+        String at = "/api/parts/" + part.get("id").asLong();
+        assertThat(one.put(at, part.get("version").asLong(), dearer).detail()).contains("set prices");
+        dearer.put("eachMinor", price);
+        assertThat(one.put(at, part.get("version").asLong(), dearer).status()).isEqualTo(200);
+    }
+
+    private static Client bench(String name) {
+        lead.post("/api/people", body("name", name, "password", "quay", "roles", List.of("BENCH")));
+        return SHOP.client().signedIn(name, "quay");
+    }
 }

@@ -14,6 +14,7 @@ import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.finder.FinderIndex;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.ModelStore;
@@ -28,6 +29,7 @@ public class EvidenceService {
     private final JobStore jobs;
     private final ModelStore models;
     private final FinderIndex finder;
+    private final Rights rights;
     private final Journal journal;
 
     EvidenceService(
@@ -37,6 +39,7 @@ public class EvidenceService {
             JobStore jobs,
             ModelStore models,
             FinderIndex finder,
+            Rights rights,
             Journal journal) {
         this.evidence = evidence;
         this.findings = findings;
@@ -44,6 +47,7 @@ public class EvidenceService {
         this.jobs = jobs;
         this.models = models;
         this.finder = finder;
+        this.rights = rights;
         this.journal = journal;
     }
 
@@ -90,8 +94,10 @@ public class EvidenceService {
     }
 
     void strike(By who, EvidenceStore.Kept what, long id) {
-        long job = evidence.jobOf(what, id);
+        EvidenceStore.Standing before = evidence.standing(what, id);
+        long job = before.job();
         By by = jobs.job(job).entered(who);
+        rights.mustBeOwn(by, before.by());
         evidence.strike(by, what, id);
         journal.write(
                 by,

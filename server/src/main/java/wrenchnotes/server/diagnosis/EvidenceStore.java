@@ -99,10 +99,14 @@ public class EvidenceStore {
                 .param("by", by.person()));
     }
 
-    long jobOf(Kept what, long id) {
-        return jdbc.sql("SELECT job_id FROM " + what.table + " WHERE id = :id AND struck_at IS NULL")
+    /** An entry that stands: of which job, and the name of whoever made it. */
+    record Standing(long job, String by) {}
+
+    Standing standing(Kept what, long id) {
+        return jdbc.sql("SELECT job_id, person.name FROM " + what.table + " AS kept JOIN person ON person.id = kept.by"
+                        + " WHERE kept.id = :id AND struck_at IS NULL")
                 .param("id", id)
-                .query(Long.class)
+                .query((row, n) -> new Standing(row.getLong("job_id"), row.getString("name")))
                 .optional()
                 .orElseThrow(() -> new NotFound("There is no such entry " + id + ", or it was struck"));
     }

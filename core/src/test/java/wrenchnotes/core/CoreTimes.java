@@ -1,6 +1,6 @@
 package wrenchnotes.core;
 
-import wrenchnotes.core.diagnosis.OddsTimes;
+import wrenchnotes.core.diagnosis.odds.OddsTimes;
 import wrenchnotes.core.gauge.GaugeTimes;
 import wrenchnotes.core.teardown.plan.PlanTimes;
 

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import wrenchnotes.core.diagnosis.Diagnosis;
 import wrenchnotes.core.diagnosis.FaultName;
-import wrenchnotes.core.diagnosis.LikeJob;
-import wrenchnotes.core.diagnosis.Where.Level;
+import wrenchnotes.core.diagnosis.history.LikeJob;
+import wrenchnotes.core.diagnosis.history.Where.Level;
+import wrenchnotes.core.diagnosis.odds.Diagnosis;
 
 /**
  * Hours and price that half of such jobs keep within, and that four in five do.

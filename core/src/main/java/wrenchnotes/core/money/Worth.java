@@ -5,7 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import wrenchnotes.core.diagnosis.Where.Level;
+import wrenchnotes.core.diagnosis.history.LikeSale;
+import wrenchnotes.core.diagnosis.history.Where.Level;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Words;
 
@@ -31,9 +32,6 @@ public record Worth(Optional<Price> price, List<Way> ways, Optional<Long> margin
     private static final double MODEL_COUNTS = 0.5;
     private static final double KIND_COUNTS = 0.1;
 
-    /** @param worked whether it was sold as working */
-    public record Sale(Level level, boolean worked, long minor) {}
-
     /**
      * @param low one in ten fetched less
      * @param high one in ten fetched more
@@ -49,7 +47,7 @@ public record Worth(Optional<Price> price, List<Way> ways, Optional<Long> margin
      * @param paid for it; empty if nobody said
      */
     public static Worth of(
-            List<Sale> sales, Optional<Long> said, double success, Estimate estimate, Optional<Long> paid) {
+            List<LikeSale> sales, Optional<Long> said, double success, Estimate estimate, Optional<Long> paid) {
         Checked.within("success", success, 0.0, 1.0);
         Optional<Price> price = said.map(minor -> new Price(minor, minor, minor, 0, Level.SHIPPED))
                 .or(() -> price(sales, true));
@@ -86,8 +84,9 @@ public record Worth(Optional<Price> price, List<Way> ways, Optional<Long> margin
         return new Worth(price, ways, paid.map(minor -> ways.get(0).leavesMinor() - minor), List.copyOf(reasons));
     }
 
-    private static Optional<Price> price(List<Sale> all, boolean worked) {
-        List<Sale> sales = all.stream().filter(sale -> sale.worked() == worked).toList();
+    private static Optional<Price> price(List<LikeSale> all, boolean worked) {
+        List<LikeSale> sales =
+                all.stream().filter(sale -> sale.worked() == worked).toList();
         Optional<Level> level = Stream.of(Level.REVISION, Level.MODEL, Level.KIND)
                 .filter(one -> sales.stream().anyMatch(sale -> sale.level() == one))
                 .findFirst();

@@ -8,13 +8,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import wrenchnotes.core.diagnosis.Diagnosis;
 import wrenchnotes.core.diagnosis.FaultName;
-import wrenchnotes.core.diagnosis.LikeJob;
-import wrenchnotes.core.diagnosis.PastJob;
-import wrenchnotes.core.diagnosis.Rates;
-import wrenchnotes.core.diagnosis.Where.Level;
-import wrenchnotes.core.money.Worth.Sale;
+import wrenchnotes.core.diagnosis.history.LikeJob;
+import wrenchnotes.core.diagnosis.history.LikeSale;
+import wrenchnotes.core.diagnosis.history.PastJob;
+import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.diagnosis.history.Where.Level;
+import wrenchnotes.core.diagnosis.odds.Diagnosis;
 
 /** Hours, prices, and what to do with a unit that is to be sold. */
 class WorthTest {
@@ -77,10 +77,10 @@ class WorthTest {
 
     private static final Estimate AN_HOUR = new Estimate(60, 90, 5000, 8000, 9, Level.MODEL, 90, 8000);
 
-    private static List<Sale> sales(boolean worked, long... prices) {
-        List<Sale> sales = new ArrayList<>();
+    private static List<LikeSale> sales(boolean worked, long... prices) {
+        List<LikeSale> sales = new ArrayList<>();
         for (long price : prices) {
-            sales.add(new Sale(Level.MODEL, worked, price));
+            sales.add(new LikeSale(Level.MODEL, worked, price));
         }
         return sales;
     }
@@ -102,7 +102,7 @@ class WorthTest {
 
     @Test
     void own_sales_as_they_are_outweigh_the_rule_of_thumb_and_a_cheap_thing_is_not_mended() {
-        List<Sale> all = new ArrayList<>(sales(true, 6000, 6000, 6000));
+        List<LikeSale> all = new ArrayList<>(sales(true, 6000, 6000, 6000));
         all.addAll(sales(false, 3000, 3200, 3400));
 
         assertThat(Worth.of(all, Optional.empty(), 0.9, AN_HOUR, Optional.empty())
@@ -125,9 +125,9 @@ class WorthTest {
     /** Three sales with the fault told are enough, two are not; each way says where its figure is from. */
     @Test
     void whereEachFigureIsFromIsSaid() {
-        List<Sale> all = new ArrayList<>(sales(true, 6000, 6000, 6000));
+        List<LikeSale> all = new ArrayList<>(sales(true, 6000, 6000, 6000));
         all.addAll(sales(false, 3000, 3000));
-        all.add(new Sale(Level.REVISION, true, 8000));
+        all.add(new LikeSale(Level.REVISION, true, 8000));
         Worth two = Worth.of(all, Optional.empty(), 0.9, AN_HOUR, Optional.empty());
         assertThat(two.reasons())
                 .containsExactly(
@@ -141,8 +141,8 @@ class WorthTest {
                         .reasons()
                         .get(2))
                 .isEqualTo("As it is: from 3 sales with the fault told.");
-        Worth kind =
-                Worth.of(List.of(new Sale(Level.KIND, true, 5000)), Optional.empty(), 0.9, AN_HOUR, Optional.empty());
+        Worth kind = Worth.of(
+                List.of(new LikeSale(Level.KIND, true, 5000)), Optional.empty(), 0.9, AN_HOUR, Optional.empty());
         assertThat(kind.reasons().get(0)).isEqualTo("The price is from 1 sale of this kind only.");
         assertThat(Worth.of(List.of(), Optional.of(5000L), 0.9, AN_HOUR, Optional.empty())
                         .reasons()
@@ -153,11 +153,11 @@ class WorthTest {
     /** Sales of other things altogether do not count; one of this revision counts twice one of the model, ten times one of the kind. */
     @Test
     void nearSalesCountMore() {
-        List<Sale> all = new ArrayList<>(List.of(new Sale(Level.REVISION, true, 9000)));
+        List<LikeSale> all = new ArrayList<>(List.of(new LikeSale(Level.REVISION, true, 9000)));
         all.addAll(sales(true, 4000));
         for (int n = 0; n < 4; n++) {
-            all.add(new Sale(Level.KIND, true, 1000));
-            all.add(new Sale(Level.ALL, true, 100));
+            all.add(new LikeSale(Level.KIND, true, 1000));
+            all.add(new LikeSale(Level.ALL, true, 100));
         }
         // 0.4 of the kind at 1000, 0.5 of the model at 4000, 1 of the revision at 9000: half of 1.9 lies at 9000.
         assertThat(Worth.of(all, Optional.empty(), 1, AN_HOUR, Optional.empty()).price())

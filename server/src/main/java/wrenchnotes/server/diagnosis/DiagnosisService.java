@@ -16,16 +16,18 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.diagnosis.Change;
-import wrenchnotes.core.diagnosis.Diagnosis;
 import wrenchnotes.core.diagnosis.FaultName;
-import wrenchnotes.core.diagnosis.Known;
-import wrenchnotes.core.diagnosis.LikeJob;
 import wrenchnotes.core.diagnosis.Means;
-import wrenchnotes.core.diagnosis.NextCheck;
 import wrenchnotes.core.diagnosis.Overruling;
-import wrenchnotes.core.diagnosis.Rates;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.diagnosis.Where;
+import wrenchnotes.core.diagnosis.advice.NextCheck;
+import wrenchnotes.core.diagnosis.history.History;
+import wrenchnotes.core.diagnosis.history.LikeJob;
+import wrenchnotes.core.diagnosis.history.Names;
+import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.diagnosis.history.Where;
+import wrenchnotes.core.diagnosis.odds.Diagnosis;
+import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.job.Warranty;
 import wrenchnotes.server.bench.BenchStore;
 import wrenchnotes.server.job.ArrivalStore;
@@ -46,8 +48,8 @@ public class DiagnosisService {
 
     private static final int SHOWN = 8;
 
-    private final Learning learning;
-    private final PastStore past;
+    private final Book book;
+    private final BookStore names;
     private final EvidenceStore evidence;
     private final FindingStore findings;
     private final ArrivalStore arrivals;
@@ -56,16 +58,16 @@ public class DiagnosisService {
     private final BenchStore bench;
 
     DiagnosisService(
-            Learning learning,
-            PastStore past,
+            Book book,
+            BookStore names,
             EvidenceStore evidence,
             FindingStore findings,
             ArrivalStore arrivals,
             ModelStore models,
             Nearness nearness,
             BenchStore bench) {
-        this.learning = learning;
-        this.past = past;
+        this.book = book;
+        this.names = names;
         this.evidence = evidence;
         this.findings = findings;
         this.arrivals = arrivals;
@@ -85,7 +87,7 @@ public class DiagnosisService {
                 nearness.minutes(revision, Optional.empty(), Set.of()),
                 ASK_MINUTES,
                 Map.of(),
-                unit.map(id -> past.earlier(id, -1)).orElse(List.of()),
+                unit,
                 now));
     }
 
@@ -98,7 +100,7 @@ public class DiagnosisService {
                 job.openedWith().isPresent() ? TRY_MINUTES : ASK_MINUTES,
                 evidence.overruled(job.id()).stream()
                         .collect(Collectors.toMap(EvidenceStore.OverruledRow::fault, Function.identity())),
-                past.earlier(job.unitId(), job.id()),
+                Optional.of(job.unitId()),
                 now));
     }
 
@@ -140,7 +142,7 @@ public class DiagnosisService {
      * @param minutesTo by component: to get at it from what is open
      * @param askMinutes what it takes to ask for a symptom, or to try it
      * @param said a person's word, by fault
-     * @param earlier what was mended on it before, the last first
+     * @param unit empty if it was never here before
      */
     private record Asked(
             Where where,
@@ -148,7 +150,7 @@ public class DiagnosisService {
             Map<String, Double> minutesTo,
             double askMinutes,
             Map<FaultName, EvidenceStore.OverruledRow> said,
-            List<PastStore.Earlier> earlier,
+            Optional<Long> unit,
             Instant now) {
 
         /** Faults that were dealt with on this stay. */
@@ -160,12 +162,41 @@ public class DiagnosisService {
         }
     }
 
+    /**
+     * What the closed jobs say of units like one.
+     *
+     * @param earlier what was mended on this one before, the last first
+     */
+    private record Learned(
+            Rates rates, List<LikeJob> work, double success, int ofRevision, int ofModel, List<EarlierMend> earlier) {}
+
+    private record EarlierMend(long job, FaultName fault, Remedy remedy, Instant handedOver) {}
+
+    private static Learned learned(Book.Past past, Asked asked, Set<FaultName> known) {
+        History history = past.history();
+        Names names = past.names();
+        Where where = asked.where();
+        return new Learned(
+                history.rates(where, known, names.components(), names.spoken()),
+                history.work(where),
+                history.success(where),
+                history.jobs(Where.Level.REVISION, where),
+                history.jobs(Where.Level.MODEL, where),
+                asked.unit().map(past.book()::earlier).orElse(List.of()).stream()
+                        .map(one -> new EarlierMend(
+                                one.job(),
+                                names.faults().get(one.fault()),
+                                one.remedy(),
+                                Instant.ofEpochMilli(one.handedOver())))
+                        .toList());
+    }
+
     private Judged judge(Asked asked) {
-        Map<FaultName, PastStore.KnownFault> ids = past.faultsOf(asked.where().model()).stream()
-                .collect(Collectors.toMap(PastStore.KnownFault::name, Function.identity(), (one, other) -> one));
-        Learning.Learned learned = learning.of(asked.where(), ids.keySet(), past.componentsByModel(), past.words());
+        Map<FaultName, BookStore.KnownFault> ids = names.faultsOf(asked.where().model()).stream()
+                .collect(Collectors.toMap(BookStore.KnownFault::name, Function.identity(), (one, other) -> one));
+        Learned learned = book.ask(past -> learned(past, asked, ids.keySet()));
         Diagnosis diagnosis = Diagnosis.of(learned.rates(), asked.known());
-        List<UnitOdds.LikelyFault> faults = likely(asked, diagnosis, ids);
+        List<UnitOdds.LikelyFault> faults = likely(asked, learned.earlier(), diagnosis, ids);
         List<UnitOdds.LikelyFault> told = told(faults);
         UnitOdds odds = new UnitOdds(
                 learned.ofRevision(),
@@ -183,16 +214,16 @@ public class DiagnosisService {
     }
 
     private static List<UnitOdds.LikelyFault> likely(
-            Asked asked, Diagnosis diagnosis, Map<FaultName, PastStore.KnownFault> ids) {
+            Asked asked, List<EarlierMend> earlier, Diagnosis diagnosis, Map<FaultName, BookStore.KnownFault> ids) {
         Set<FaultName> done = asked.done();
         return diagnosis.faults().stream()
                 .map(likely -> {
                     FaultName fault = likely.fault();
-                    Optional<PastStore.KnownFault> id = Optional.ofNullable(ids.get(fault));
+                    Optional<BookStore.KnownFault> id = Optional.ofNullable(ids.get(fault));
                     return new UnitOdds.LikelyFault(
                             fault,
-                            id.map(PastStore.KnownFault::componentId),
-                            id.map(PastStore.KnownFault::faultId),
+                            id.map(BookStore.KnownFault::componentId),
+                            id.map(BookStore.KnownFault::faultId),
                             likely.probability(),
                             likely.low(),
                             likely.high(),
@@ -200,7 +231,7 @@ public class DiagnosisService {
                             Optional.ofNullable(asked.minutesTo().get(fault.component())),
                             done.contains(fault),
                             Optional.ofNullable(asked.said().get(fault)),
-                            earlierFix(asked, fault));
+                            earlierFix(earlier, fault, asked.now()));
                 })
                 .sorted(Comparator.comparingInt(DiagnosisService::place))
                 .toList();
@@ -221,18 +252,18 @@ public class DiagnosisService {
         return word.equals(Optional.of(Overruling.THIS_FIRST)) ? 0 : word.isPresent() || fault.out() ? 2 : 1;
     }
 
-    private static Optional<UnitOdds.EarlierFix> earlierFix(Asked asked, FaultName fault) {
-        return asked.earlier().stream()
+    private static Optional<UnitOdds.EarlierFix> earlierFix(List<EarlierMend> earlier, FaultName fault, Instant now) {
+        return earlier.stream()
                 .filter(fix -> fix.fault().component().equals(fault.component()))
                 .findFirst()
                 .map(fix -> {
-                    Duration ago = Duration.between(fix.at(), asked.now());
-                    boolean covered = Warranty.covers(fix.at(), asked.now());
-                    return new UnitOdds.EarlierFix(fix.jobId(), fix.remedy(), fix.at(), ago.toDays(), covered);
+                    Duration ago = Duration.between(fix.handedOver(), now);
+                    boolean covered = Warranty.covers(fix.handedOver(), now);
+                    return new UnitOdds.EarlierFix(fix.job(), fix.remedy(), fix.handedOver(), ago.toDays(), covered);
                 });
     }
 
-    private static List<UnitOdds.CheckAdvice> next(Asked asked, Rates rates, Map<FaultName, PastStore.KnownFault> ids) {
+    private static List<UnitOdds.CheckAdvice> next(Asked asked, Rates rates, Map<FaultName, BookStore.KnownFault> ids) {
         Known known = asked.known();
         Set<String> leaveOut = new HashSet<>();
         asked.said().values().stream()
@@ -249,7 +280,7 @@ public class DiagnosisService {
                         check.how(),
                         ids.values().stream()
                                 .filter(fault -> fault.name().component().equals(check.what()))
-                                .map(PastStore.KnownFault::componentId)
+                                .map(BookStore.KnownFault::componentId)
                                 .findFirst(),
                         check.bits(),
                         check.minutes(),

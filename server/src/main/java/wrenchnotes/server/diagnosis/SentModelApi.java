@@ -10,8 +10,8 @@ import java.util.TreeSet;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import wrenchnotes.core.diagnosis.FaultModel;
-import wrenchnotes.core.diagnosis.Odds;
+import wrenchnotes.core.diagnosis.odds.FaultModel;
+import wrenchnotes.core.diagnosis.odds.Odds;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
 

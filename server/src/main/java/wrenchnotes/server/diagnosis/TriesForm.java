@@ -3,9 +3,9 @@ package wrenchnotes.server.diagnosis;
 import java.util.List;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
-import wrenchnotes.core.diagnosis.CrossedTries;
-import wrenchnotes.core.diagnosis.CrossedTries.Tried;
-import wrenchnotes.core.diagnosis.CrossedTries.Try;
+import wrenchnotes.core.diagnosis.odds.CrossedTries;
+import wrenchnotes.core.diagnosis.odds.CrossedTries.Tried;
+import wrenchnotes.core.diagnosis.odds.CrossedTries.Try;
 import wrenchnotes.server.ground.Stored;
 
 /** Crossed tries as they stand in the database, form 1. Never changed: docs/decisions/0013-the-store.md */

@@ -3,11 +3,11 @@ package wrenchnotes.server.diagnosis;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import wrenchnotes.core.diagnosis.Diagnosis;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
-import wrenchnotes.core.diagnosis.Rates;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.diagnosis.odds.Diagnosis;
 
 /**
  * What a unit is likely to have, and what to check next.

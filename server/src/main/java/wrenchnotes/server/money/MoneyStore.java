@@ -7,11 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.diagnosis.Where.Level;
 import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.money.Worth;
 import wrenchnotes.core.unit.By;
-import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.ground.Stored;
 
@@ -27,40 +25,10 @@ public class MoneyStore {
     /** @param used in how many findings of this fault */
     record UsualPart(long partId, String name, String drawer, int count, int used) {}
 
-    private static final int LATEST = 200;
-
-    /** Sales of all kinds among which the latest of one kind are looked for. */
-    private static final int LOOKED_AT = 4_000;
-
     private final JdbcClient jdbc;
 
     MoneyStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-    }
-
-    /** The latest sales of units of the same kind, each with the narrowest thing it has in common. */
-    List<Worth.Sale> sales(long revision, long model, Kind kind) {
-        return jdbc.sql("""
-                        SELECT minor, worked, job.revision_id, model_id, MAX(sale.id)
-                        FROM sale
-                        JOIN job ON job.id = job_id
-                        JOIN revision ON revision.id = job.revision_id
-                        JOIN model ON model.id = model_id
-                        WHERE model.kind = :kind AND sale.id > (SELECT MAX(id) FROM sale) - :looked
-                        GROUP BY job_id
-                        ORDER BY MAX(sale.id) DESC
-                        LIMIT :latest
-                        """)
-                .param("kind", kind.name())
-                .param("looked", LOOKED_AT)
-                .param("latest", LATEST)
-                .query((row, n) -> new Worth.Sale(
-                        row.getLong("revision_id") == revision
-                                ? Level.REVISION
-                                : row.getLong("model_id") == model ? Level.MODEL : Level.KIND,
-                        row.getBoolean("worked"),
-                        row.getLong("minor")))
-                .list();
     }
 
     Optional<SaleRow> sale(long job) {

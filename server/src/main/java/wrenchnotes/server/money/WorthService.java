@@ -5,6 +5,8 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.history.LikeSale;
+import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.money.Estimate;
 import wrenchnotes.core.money.Triage;
@@ -13,6 +15,7 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.diagnosis.Book;
 import wrenchnotes.server.diagnosis.DiagnosisService;
 import wrenchnotes.server.diagnosis.UnitOdds;
 import wrenchnotes.server.ground.Journal;
@@ -28,6 +31,7 @@ public class WorthService {
     private static final double WORTH_NAMING = 0.1;
 
     private final MoneyStore money;
+    private final Book book;
     private final HoldService holds;
     private final OutcomeStore outcomes;
     private final JobStore jobs;
@@ -35,8 +39,15 @@ public class WorthService {
     private final Journal journal;
 
     WorthService(
-            MoneyStore money, HoldService holds, OutcomeStore outcomes, JobStore jobs, TheShop shop, Journal journal) {
+            MoneyStore money,
+            Book book,
+            HoldService holds,
+            OutcomeStore outcomes,
+            JobStore jobs,
+            TheShop shop,
+            Journal journal) {
         this.money = money;
+        this.book = book;
         this.holds = holds;
         this.outcomes = outcomes;
         this.jobs = jobs;
@@ -76,7 +87,7 @@ public class WorthService {
         Estimate estimate = estimate(judged);
         Optional<Worth> worth = resale
                 ? Optional.of(Worth.of(
-                        money.sales(revision, model, kind), Optional.empty(), judged.success(), estimate, paid))
+                        sales(new Where(revision, model, kind)), Optional.empty(), judged.success(), estimate, paid))
                 : Optional.empty();
         return new Money(
                 estimate,
@@ -111,8 +122,12 @@ public class WorthService {
             Estimate estimate,
             Optional<Long> expected,
             Optional<Long> paid) {
-        return Worth.of(
-                money.sales(job.revisionId(), job.modelId(), job.kind()), expected, judged.success(), estimate, paid);
+        Where where = new Where(job.revisionId(), job.modelId(), job.kind());
+        return Worth.of(sales(where), expected, judged.success(), estimate, paid);
+    }
+
+    private List<LikeSale> sales(Where where) {
+        return book.ask(past -> past.book().sales(where, past.names()));
     }
 
     private List<PartNeeded> parts(DiagnosisService.Judged judged, long revision) {

@@ -12,8 +12,10 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.pattern.ClosedBook;
+import wrenchnotes.core.diagnosis.history.ClosedBook;
+import wrenchnotes.core.diagnosis.history.Comeback;
 import wrenchnotes.core.pattern.Share;
+import wrenchnotes.server.diagnosis.Book;
 
 /** Puts the counts together into recurring failures, most frequent first. */
 @Component
@@ -52,9 +54,19 @@ public class PatternService {
     /** @param jobs handed over in the time looked at */
     public record Patterns(Instant from, int jobs, List<FaultPattern> faults) {}
 
+    /** What was counted. */
+    record Tally(Map<Long, Integer> jobs, Map<ClosedBook.Sort, ClosedBook.Count> faults) {}
+
+    Tally tally(Instant from, OptionalLong revision) {
+        List<Comeback.AtFault> open = store.openFaults();
+        long millis = from.toEpochMilli();
+        return book.ask(past -> new Tally(
+                past.book().jobsByRevision(millis, revision), past.book().count(millis, revision, open)));
+    }
+
     /** @param revision empty for all */
     Patterns patterns(Instant from, OptionalLong revision) {
-        Book.Counted counted = book.count(from, revision);
+        Tally counted = tally(from, revision);
         Map<Long, PatternStore.FaultName> names = store.faultNames().stream()
                 .collect(Collectors.toMap(PatternStore.FaultName::fault, Function.identity()));
         Map<Long, String> revisions = store.revisionNames().stream()

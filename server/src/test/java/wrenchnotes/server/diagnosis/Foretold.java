@@ -7,12 +7,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import wrenchnotes.core.diagnosis.Diagnosis;
 import wrenchnotes.core.diagnosis.FaultName;
-import wrenchnotes.core.diagnosis.History;
-import wrenchnotes.core.diagnosis.Known;
-import wrenchnotes.core.diagnosis.PastJob;
-import wrenchnotes.core.diagnosis.Rates;
+import wrenchnotes.core.diagnosis.history.History;
+import wrenchnotes.core.diagnosis.history.PastJob;
+import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.diagnosis.odds.Diagnosis;
+import wrenchnotes.core.diagnosis.odds.Known;
 
 /**
  * Honest odds: a shop's history is gone through in the order of time, and each job is foretold before it is learned from. Beside
@@ -96,12 +96,14 @@ public final class Foretold {
 
     private Foretold() {}
 
-    public static Foretold of(PastStore past) {
+    public static Foretold of(Book.Past past) {
         Foretold replay = new Foretold();
-        Map<Long, Set<String>> components = past.componentsByModel();
-        List<String> words = past.words();
-        for (PastStore.Closed closed : past.since(0)) {
-            closed.job().filter(job -> !job.faults().isEmpty()).ifPresent(job -> replay.next(job, components, words));
+        for (int at = 0; at < past.book().size(); at++) {
+            past.book()
+                    .past(at, past.names())
+                    .filter(job -> !job.faults().isEmpty())
+                    .ifPresent(job -> replay.next(
+                            job, past.names().components(), past.names().spoken()));
         }
         return replay;
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.RunningShop;
+import wrenchnotes.server.ground.Snapshot;
 
 /** On the demo shop's history the odds must be better than counting on paper. */
 class ForetoldTest {
@@ -14,7 +15,8 @@ class ForetoldTest {
 
     @Test
     void theOddsBeatBothRivals() {
-        Foretold foretold = Foretold.of(SHOP.bean(PastStore.class));
+        Foretold foretold =
+                SHOP.bean(Snapshot.class).read(() -> SHOP.bean(Book.class).ask(Foretold::of));
         assertThat(foretold.odds.brier())
                 .isLessThan(foretold.ofTheModel.brier())
                 .isLessThan(foretold.withTheSymptom.brier());

@@ -17,9 +17,10 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.pattern.ClosedBook;
-import wrenchnotes.core.pattern.Comeback;
+import wrenchnotes.core.diagnosis.history.ClosedBook;
+import wrenchnotes.core.diagnosis.history.Comeback;
 import wrenchnotes.server.RunningShop;
+import wrenchnotes.server.diagnosis.Book;
 import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.ground.Snapshot;
 
@@ -63,6 +64,7 @@ class ClosedBookTest {
     @Test
     void countsAsTheSqlDoesWhateverHappened() {
         Book book = SHOP.bean(Book.class);
+        PatternService patterns = SHOP.bean(PatternService.class);
         Snapshot snapshot = SHOP.bean(Snapshot.class);
         int comebacks = 0;
         for (int history = 0; history < 6; history++) {
@@ -73,7 +75,7 @@ class ClosedBookTest {
                 Instant from = Instant.ofEpochMilli(ask == 0 ? 0 : random.nextLong(2_000_000_000_000L));
                 Long revision = random.nextInt(3) == 0 ? Long.valueOf(1 + random.nextInt(4)) : null;
                 OptionalLong only = revision == null ? OptionalLong.empty() : OptionalLong.of(revision);
-                Book.Counted counted = snapshot.read(() -> book.count(from, only));
+                PatternService.Tally counted = snapshot.read(() -> patterns.tally(from, only));
                 assertThat(counted.jobs()).isEqualTo(jobs(from, revision));
                 assertThat(counted.faults()).isEqualTo(faults(from, revision));
                 comebacks += counted.faults().values().stream()
@@ -82,12 +84,15 @@ class ClosedBookTest {
             }
         }
         assertThat(comebacks).isGreaterThan(100);
-        ClosedBook kept = snapshot.read(book::rebuilt);
-        assertThat(kept.size())
+        int kept = snapshot.read(() -> {
+            book.rebuild();
+            return book.ask(past -> past.book().size());
+        });
+        assertThat(kept)
                 .isEqualTo(jdbc.sql("SELECT COUNT(*) FROM job WHERE handed_over_at IS NOT NULL")
                         .query(Integer.class)
                         .single());
-        Book.Counted again = snapshot.read(() -> book.count(Instant.EPOCH, OptionalLong.empty()));
+        PatternService.Tally again = snapshot.read(() -> patterns.tally(Instant.EPOCH, OptionalLong.empty()));
         assertThat(again.faults()).isEqualTo(faults(Instant.EPOCH, null));
     }
 

@@ -1,0 +1,2 @@
+/** What to look at next, and first. */
+package wrenchnotes.core.diagnosis.advice;

@@ -1,0 +1,257 @@
+package wrenchnotes.core.diagnosis.history;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import java.util.Set;
+import java.util.stream.Collectors;
+import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.outcome.Outcome;
+
+/**
+ * All closed jobs in memory, a column an array: about 62 bytes a job, 14 a finding, 4 a word. Jobs are added as they are closed; what is
+ * asked is counted from first to last, so that any filter is as quick as none. Learning, patterns, estimates, prices and comebacks read it.
+ *
+ * <p>Not safe for several threads: whoever holds it lets one add, or many read.
+ */
+public final class ClosedBook {
+
+    private static final int NONE = -1;
+    private static final Ownership[] OWNERSHIPS = Ownership.values();
+    private static final Remedy[] REMEDIES = Remedy.values();
+    private static final Outcome[] OUTCOMES = Outcome.values();
+    /** So many sales of its kind a price is taken from, the latest. */
+    private static final int SALES = 200;
+    /** Sales of all kinds among which those are looked for. */
+    private static final int SALES_LOOKED_AT = 4_000;
+
+    private final Columns.Longs id = new Columns.Longs();
+    private final Columns.Longs checkedIn = new Columns.Longs();
+    private final Columns.Longs handedOver = new Columns.Longs();
+    private final Columns.Longs benchMillis = new Columns.Longs();
+    private final Columns.Longs partsMinor = new Columns.Longs();
+    private final Columns.Ints revision = new Columns.Ints();
+    private final Columns.Ints unit = new Columns.Ints();
+    private final Columns.Bytes ownership = new Columns.Bytes();
+    private final Columns.Bytes outcome = new Columns.Bytes();
+    /** Where the findings of a job begin; they end where those of the next do. */
+    private final Columns.Ints firstFound = new Columns.Ints();
+    /** The same of the words that were said. */
+    private final Columns.Ints firstSaid = new Columns.Ints();
+    /** The job of the same unit that was added before it. */
+    private final Columns.Ints sameUnitBefore = new Columns.Ints();
+    /** By unit: its job that was added last. */
+    private final Columns.Ints lastOfUnit = new Columns.Ints(NONE);
+
+    private final Columns.Ints foundOn = new Columns.Ints();
+    private final Columns.Ints fault = new Columns.Ints();
+    private final Columns.Ints component = new Columns.Ints();
+    private final Columns.Bytes remedy = new Columns.Bytes();
+    private final Columns.Bytes failed = new Columns.Bytes();
+
+    /** Above 0 if it was there, below if it was asked for and was not. */
+    private final Columns.Ints word = new Columns.Ints();
+
+    private final List<SoldUnit> sales = new ArrayList<>();
+
+    /** How many jobs. */
+    public int size() {
+        return revision.size();
+    }
+
+    /** What the columns take, in bytes. */
+    public long bytes() {
+        long jobs = id.bytes() + checkedIn.bytes() + handedOver.bytes() + benchMillis.bytes() + partsMinor.bytes();
+        long places = firstFound.bytes() + firstSaid.bytes() + sameUnitBefore.bytes() + lastOfUnit.bytes();
+        long findings = foundOn.bytes() + fault.bytes() + component.bytes() + remedy.bytes() + failed.bytes();
+        return jobs
+                + revision.bytes()
+                + unit.bytes()
+                + ownership.bytes()
+                + outcome.bytes()
+                + places
+                + findings
+                + word.bytes();
+    }
+
+    /** Adds a job, once, after all that were closed before it. */
+    public void add(ClosedJob job) {
+        int at = size();
+        id.add(job.id());
+        checkedIn.add(job.checkedIn());
+        handedOver.add(job.handedOver());
+        benchMillis.add(job.benchMillis());
+        partsMinor.add(job.partsMinor());
+        revision.add(job.revision());
+        unit.add(job.unit());
+        ownership.add(job.ownership().ordinal());
+        outcome.add(job.outcome().map(Outcome::ordinal).orElse(NONE));
+        firstFound.add(fault.size());
+        firstSaid.add(word.size());
+        sameUnitBefore.add(lastOfUnit.get(unit.get(at)));
+        lastOfUnit.set(unit.get(at), at);
+        for (ClosedJob.FoundFault found : job.found()) {
+            foundOn.add(found.revision());
+            fault.add(found.fault());
+            component.add(found.component());
+            remedy.add(found.remedy().ordinal());
+            failed.add(found.failed() ? 1 : 0);
+        }
+        job.said().forEach(said -> word.add(said.present() ? said.word() : -said.word()));
+    }
+
+    /** Adds what a unit fetched, after all that were said before it. */
+    public void add(SoldUnit sale) {
+        sales.add(sale);
+    }
+
+    /**
+     * A job as the odds learn from it; empty if it was given up before anybody looked: that teaches nothing of what was wrong.
+     *
+     * @param at from 0 to {@link #size()}, in the order in which jobs were closed
+     */
+    public Optional<PastJob> past(int at, Names names) {
+        Set<FaultName> faults = new HashSet<>();
+        for (int found = firstFound.get(at); found < endOfFound(at); found++) {
+            if (failed.get(found) == 0) {
+                faults.add(names.faults().get((long) fault.get(found)));
+            }
+        }
+        Optional<Outcome> ended = outcome.get(at) == NONE ? Optional.empty() : Optional.of(OUTCOMES[outcome.get(at)]);
+        if (faults.isEmpty() && ended.filter(Outcome.NO_FAULT_FOUND::equals).isEmpty()) {
+            return Optional.empty();
+        }
+        Set<String> present = new HashSet<>();
+        Set<String> absent = new HashSet<>();
+        int end = at + 1 < size() ? firstSaid.get(at + 1) : word.size();
+        for (int said = firstSaid.get(at); said < end; said++) {
+            (word.get(said) > 0 ? present : absent).add(names.words().get((long) Math.abs(word.get(said))));
+        }
+        absent.removeAll(present);
+        return Optional.of(new PastJob(
+                names.revisions().get((long) revision.get(at)),
+                faults,
+                present,
+                absent,
+                ended.flatMap(Outcome::mended),
+                benchMillis.get(at) > 0
+                        ? Optional.of(new PastJob.Work(benchMillis.get(at) / 60_000.0, partsMinor.get(at)))
+                        : Optional.empty()));
+    }
+
+    /** What units like one fetched: the latest sales of its kind, each unit's last, the latest first. */
+    public List<LikeSale> sales(Where where, Names names) {
+        List<LikeSale> like = new ArrayList<>();
+        Set<Long> told = new HashSet<>();
+        int oldest = Math.max(0, sales.size() - SALES_LOOKED_AT);
+        for (int at = sales.size() - 1; at >= oldest && like.size() < SALES; at--) {
+            SoldUnit sale = sales.get(at);
+            Where sold = names.revisions().get(sale.revision());
+            if (sold.kind() == where.kind() && told.add(sale.job())) {
+                like.add(new LikeSale(where.nearness(sold), sale.worked(), sale.minor()));
+            }
+        }
+        return like;
+    }
+
+    /** A fault that was found on a closed stay of a unit, and what was done about it. */
+    public record EarlierFault(long job, long fault, Remedy remedy, long handedOver) {}
+
+    /** Of a unit, the last handed over first. */
+    public List<EarlierFault> earlier(long ofUnit) {
+        List<EarlierFault> earlier = new ArrayList<>();
+        for (int job = lastOfUnit.get(Math.toIntExact(ofUnit)); job != NONE; job = sameUnitBefore.get(job)) {
+            for (int at = firstFound.get(job); at < endOfFound(job); at++) {
+                earlier.add(
+                        new EarlierFault(id.get(job), fault.get(at), REMEDIES[remedy.get(at)], handedOver.get(job)));
+            }
+        }
+        earlier.sort(Comparator.comparingLong(EarlierFault::handedOver).reversed());
+        return earlier;
+    }
+
+    /** How many jobs of a revision were handed over. */
+    public Map<Long, Integer> jobsByRevision(long from, OptionalLong only) {
+        Map<Long, Integer> counts = new HashMap<>();
+        for (int job = 0; job < size(); job++) {
+            if (handedOver.get(job) >= from && (only.isEmpty() || only.getAsLong() == revision.get(job))) {
+                counts.merge((long) revision.get(job), 1, Integer::sum);
+            }
+        }
+        return counts;
+    }
+
+    /** What is counted together. */
+    public record Sort(long revision, long fault, Ownership ownership, Remedy remedy) {}
+
+    /**
+     * @param findings how many times it was found and so remedied
+     * @param jobs in how many jobs, each counted with the remedy that was tried first
+     * @param comebacks how many of the findings were followed by a {@link Comeback}
+     */
+    public record Count(int findings, int jobs, int comebacks) {
+
+        Count plus(Count other) {
+            return new Count(findings + other.findings, jobs + other.jobs, comebacks + other.comebacks);
+        }
+    }
+
+    /**
+     * @param from jobs handed over then or later, in milliseconds since 1970
+     * @param only one revision; empty for all
+     * @param open faults of units that are in the shop now: a comeback counts before it is mended
+     */
+    public Map<Sort, Count> count(long from, OptionalLong only, Collection<Comeback.AtFault> open) {
+        Map<Long, List<Comeback.AtFault>> here = open.stream().collect(Collectors.groupingBy(Comeback.AtFault::unit));
+        Map<Sort, Count> counts = new HashMap<>();
+        for (int job = 0; job < size(); job++) {
+            if (handedOver.get(job) < from || firstFound.get(job) == endOfFound(job)) {
+                continue;
+            }
+            Set<Integer> seen = new HashSet<>();
+            for (int at = firstFound.get(job); at < endOfFound(job); at++) {
+                boolean first = seen.add(fault.get(at));
+                if (only.isEmpty() || only.getAsLong() == foundOn.get(at)) {
+                    Sort sort = new Sort(
+                            foundOn.get(at), fault.get(at), OWNERSHIPS[ownership.get(job)], REMEDIES[remedy.get(at)]);
+                    Count one = new Count(1, first ? 1 : 0, cameBack(job, at, here) ? 1 : 0);
+                    counts.merge(sort, one, Count::plus);
+                }
+            }
+        }
+        return counts;
+    }
+
+    private int endOfFound(int job) {
+        return job + 1 < size() ? firstFound.get(job + 1) : fault.size();
+    }
+
+    private boolean cameBack(int job, int at, Map<Long, List<Comeback.AtFault>> here) {
+        Comeback.AtFault now = new Comeback.AtFault(unit.get(job), component.get(at), checkedIn.get(job), id.get(job));
+        for (int stay = lastOfUnit.get(unit.get(job)); stay != NONE; stay = sameUnitBefore.get(stay)) {
+            if (stay != job
+                    && Comeback.follows(checkedIn.get(job), id.get(job), checkedIn.get(stay), id.get(stay))
+                    && has(stay, component.get(at))) {
+                return true;
+            }
+        }
+        return here.getOrDefault(now.unit(), List.of()).stream().anyMatch(later -> Comeback.is(now, later));
+    }
+
+    private boolean has(int job, int wanted) {
+        for (int at = firstFound.get(job); at < endOfFound(job); at++) {
+            if (component.get(at) == wanted) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,47 @@
+package wrenchnotes.core.diagnosis.history;
+
+import java.util.List;
+import java.util.Optional;
+import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.outcome.Outcome;
+
+/**
+ * A job whose unit has left, as the book keeps it: it does not change any more.
+ *
+ * @param checkedIn in milliseconds since 1970
+ * @param handedOver in milliseconds since 1970
+ * @param outcome the word that stood when the unit left
+ * @param benchMillis spent at the bench, pauses left out; 0 if nobody kept the time or nothing was done
+ * @param partsMinor what its parts cost
+ * @param found what was found and stands, in the order in which it was written down
+ * @param said symptoms that were spoken of when it came in
+ */
+public record ClosedJob(
+        long id,
+        long unit,
+        long revision,
+        Ownership ownership,
+        long checkedIn,
+        long handedOver,
+        Optional<Outcome> outcome,
+        long benchMillis,
+        long partsMinor,
+        List<FoundFault> found,
+        List<SaidWord> said) {
+
+    /**
+     * @param revision that the finding was made on
+     * @param fault what is wrong with the component
+     * @param failed whether the remedy changed nothing: then it was another fault
+     */
+    public record FoundFault(long revision, long fault, long component, Remedy remedy, boolean failed) {}
+
+    /** @param present false if it was asked for and was not there */
+    public record SaidWord(long word, boolean present) {}
+
+    public ClosedJob {
+        found = List.copyOf(found);
+        said = List.copyOf(said);
+    }
+}

@@ -1,0 +1,60 @@
+package wrenchnotes.core.diagnosis.history;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.statistics.distribution.BetaDistribution;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.history.Where.Level;
+
+/**
+ * What is to be expected of a unit before anything is said of it: its faults, how often each, and what each shows.
+ *
+ * @param faults most frequent first
+ * @param shows by symptom, how likely each fault shows it
+ * @param leaks by symptom, how likely it is told of though no fault here explains it
+ */
+public record Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
+
+    private static final double TAIL = 0.1;
+
+    public Rates {
+        faults = List.copyOf(faults);
+        shows = Map.copyOf(shows);
+        leaks = Map.copyOf(leaks);
+    }
+
+    /** The jobs behind a rate: the most specific level that has the fault at all. */
+    public record Behind(Level level, int count, int outOf) {}
+
+    /**
+     * @param rate of units that have it, above 0 and below 1
+     * @param had jobs that had it, those lent by the wider levels counted in
+     * @param of out of so many
+     */
+    public record Rated(FaultName fault, double rate, double had, double of, Behind behind) {
+
+        /** Between these the rate lies four times in five: the tenths of the beta distribution of what was seen. */
+        public double low() {
+            return Math.min(rate, beta().inverseCumulativeProbability(TAIL));
+        }
+
+        public double high() {
+            return Math.max(rate, beta().inverseSurvivalProbability(TAIL));
+        }
+
+        private BetaDistribution beta() {
+            return BetaDistribution.of(Math.max(1e-3, had), Math.max(1e-3, of - had));
+        }
+    }
+
+    public boolean speaksOf(String symptom) {
+        return shows.containsKey(symptom);
+    }
+
+    public Map<String, Rated> byWords() {
+        Map<String, Rated> by = new LinkedHashMap<>();
+        faults.forEach(rated -> by.put(rated.fault().words(), rated));
+        return by;
+    }
+}

@@ -1,0 +1,46 @@
+package wrenchnotes.core.diagnosis.odds;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.unit.Checked;
+
+/**
+ * What is known of the unit as it stands now, after whatever was done to it.
+ *
+ * @param present symptoms that are there now
+ * @param absent symptoms that were asked for or tried and are not there now
+ * @param looks components that were seen good or bad
+ * @param done what was done about faults, oldest first
+ * @param tries grids of crossed tries
+ */
+public record Known(
+        Set<String> present, Set<String> absent, List<Look> looks, List<Done> done, List<CrossedTries> tries) {
+
+    /** @param component its name, in any case */
+    public record Look(String component, boolean good, Means by) {
+        public Look {
+            component = Checked.text("component", component, 80).toLowerCase(Locale.ROOT);
+            Checked.present("by", by);
+        }
+    }
+
+    /** @param failed it changed nothing */
+    public record Done(FaultName fault, Remedy remedy, boolean failed) {}
+
+    public Known {
+        present = Set.copyOf(present);
+        absent = Set.copyOf(absent);
+        looks = List.copyOf(looks);
+        done = List.copyOf(done);
+        tries = List.copyOf(tries);
+    }
+
+    /** At the counter: only what the owner says. */
+    public static Known told(Set<String> present, Set<String> absent) {
+        return new Known(present, absent, List.of(), List.of(), List.of());
+    }
+}

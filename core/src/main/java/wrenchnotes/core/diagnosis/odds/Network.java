@@ -1,0 +1,228 @@
+package wrenchnotes.core.diagnosis.odds;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.history.Rates;
+
+/**
+ * All that is known of a unit, put into one network: what is told, what was seen of components, what remedies proved and how
+ * crossed tries went are all symptoms, each with its own strengths; things tried that are no part of the unit are faults beside its own.
+ *
+ * <p>A shop sees only units that somebody brought in, so its rates are those of units that have something. Taken as they are, they would
+ * make every unit likely to have two or three faults at once. So being brought in is itself a symptom, which any fault causes, and the
+ * faults' own chances are as much smaller as makes the rates come out again, given that: {@code chance = rate × z}, where
+ * {@code z = 1 − (1 − nothing wrong) · Π (1 − chance)}. Once a fault was found and mended, that is why it came: from then on nothing
+ * else need be wrong.
+ */
+public record Network(FaultModel model, Set<String> present, Set<String> absent) {
+
+    /** How likely a disc or lead that somebody tries is itself bad. Ours, no source. */
+    private static final double OUTSIDE_BAD = 0.15;
+
+    /** The sum doubles with each. */
+    public static final int MOST_PRESENT = 12;
+
+    /** How many of the units brought in have nothing wrong with them. Common practice, no source. */
+    private static final double NOTHING_WRONG = 0.03;
+
+    private static final int HALVINGS = 50;
+    private static final String BROUGHT_IN = "brought in";
+    private static final String OUTSIDE = "outside: ";
+    private static final String NONE = "any at all";
+
+    public static Network of(Rates rates, Known known) {
+        return new Building(rates).all(known);
+    }
+
+    static String outsideName(String id) {
+        return id.substring(OUTSIDE.length());
+    }
+
+    /** How likely none of these faults is there; empty if too much is seen for it to be summed. */
+    OptionalDouble noneOf(Set<String> faults) {
+        if (present.size() > MOST_PRESENT) {
+            return OptionalDouble.empty();
+        }
+        Quickscore.Marginals all = marginals();
+        double none = with(anyOf(faults), false).marginals().evidence();
+        return all.trusted()
+                ? OptionalDouble.of(Math.min(1, Math.max(0, none / all.evidence())))
+                : OptionalDouble.empty();
+    }
+
+    /** How likely a fault is before anything is known, not even that the unit was brought in. */
+    double chance(String fault) {
+        return model.faults().stream()
+                .filter(one -> one.id().equals(fault))
+                .mapToDouble(FaultModel.ModelFault::prior)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    public Quickscore.Marginals marginals() {
+        return Quickscore.marginals(model, Evidence.of(model, present, absent));
+    }
+
+    /** The same with one thing more that is seen. */
+    public Network with(FaultModel.ModelSymptom symptom, boolean there) {
+        Set<String> all = new TreeSet<>(there ? present : absent);
+        all.add(symptom.id());
+        return there ? new Network(model.with(symptom), all, absent) : new Network(model.with(symptom), present, all);
+    }
+
+    private static FaultModel.ModelSymptom anyOf(Set<String> faults) {
+        return new FaultModel.ModelSymptom(
+                NONE,
+                0,
+                faults.stream().map(id -> new FaultModel.ModelCause(id, 1)).toList());
+    }
+
+    /** What a look at a component would show, if it were taken. */
+    public static Optional<FaultModel.ModelSymptom> look(String id, String component, Means by, Rates rates) {
+        List<FaultModel.ModelCause> causes = rates.faults().stream()
+                .filter(rated -> rated.fault().component().equals(component))
+                .map(rated -> new FaultModel.ModelCause(rated.fault().words(), by.finds()))
+                .toList();
+        return causes.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new FaultModel.ModelSymptom(id, by.falseAlarm(), causes));
+    }
+
+    /** What a word of the shop says in these rates; they must speak of it. */
+    public static FaultModel.ModelSymptom symptom(Rates rates, String word) {
+        List<FaultModel.ModelCause> causes = rates.shows().get(word).entrySet().stream()
+                .map(entry -> new FaultModel.ModelCause(entry.getKey().words(), entry.getValue()))
+                .toList();
+        return new FaultModel.ModelSymptom(word, rates.leaks().get(word), causes);
+    }
+
+    private static final class Building {
+
+        private final Rates rates;
+        private final List<FaultModel.ModelSymptom> symptoms = new ArrayList<>();
+        private final Set<String> present = new LinkedHashSet<>();
+        private final Set<String> absent = new LinkedHashSet<>();
+        private final Map<String, FaultModel.ModelFault> outside = new TreeMap<>();
+
+        Building(Rates rates) {
+            this.rates = rates;
+        }
+
+        Network all(Known known) {
+            known.present().stream().filter(rates::speaksOf).forEach(word -> add(symptom(rates, word), true));
+            known.absent().stream().filter(rates::speaksOf).forEach(word -> add(symptom(rates, word), false));
+            known.looks().forEach(this::look);
+            known.done().forEach(this::done);
+            known.tries().forEach(this::tries);
+            if (known.done().stream().allMatch(Known.Done::failed)) {
+                add(broughtIn(), true);
+            }
+            double shown = shownToAShop();
+            List<FaultModel.ModelFault> faults = new ArrayList<>();
+            rates.faults()
+                    .forEach(rated ->
+                            faults.add(new FaultModel.ModelFault(rated.fault().words(), rated.rate() * shown)));
+            faults.addAll(outside.values());
+            return new Network(FaultModel.of(faults, symptoms), present, absent);
+        }
+
+        private FaultModel.ModelSymptom broughtIn() {
+            return new FaultModel.ModelSymptom(
+                    BROUGHT_IN,
+                    NOTHING_WRONG,
+                    rates.faults().stream()
+                            .map(rated ->
+                                    new FaultModel.ModelCause(rated.fault().words(), 1))
+                            .toList());
+        }
+
+        /** The share of all units that is brought in, by halving: where too few are, more would be, and the other way round. */
+        private double shownToAShop() {
+            double low = 0;
+            double high = 1;
+            for (int n = 0; n < HALVINGS; n++) {
+                double z = (low + high) / 2;
+                double nothing = 1 - NOTHING_WRONG;
+                for (Rates.Rated rated : rates.faults()) {
+                    nothing *= 1 - rated.rate() * z;
+                }
+                if (1 - nothing > z) {
+                    low = z;
+                } else {
+                    high = z;
+                }
+            }
+            return Math.max(1e-6, (low + high) / 2);
+        }
+
+        private void add(FaultModel.ModelSymptom symptom, boolean there) {
+            symptoms.add(symptom);
+            (there ? present : absent).add(symptom.id());
+        }
+
+        private void look(Known.Look look) {
+            Network.look(next("look"), look.component(), look.by(), rates).ifPresent(seen -> add(seen, !look.good()));
+        }
+
+        /** A new part is a good one, as sure as a swap; another remedy that helped is as sure as a reading; one that did not says nothing. */
+        private void done(Known.Done done) {
+            boolean known =
+                    rates.faults().stream().anyMatch(rated -> rated.fault().equals(done.fault()));
+            if (!known || done.remedy() == Remedy.LEFT_AS_IT_IS) {
+                return;
+            }
+            if (done.remedy() == Remedy.REPLACED || !done.failed()) {
+                Means by = done.remedy() == Remedy.REPLACED ? Means.SWAPPED : Means.MEASURED;
+                add(
+                        new FaultModel.ModelSymptom(
+                                next("done"),
+                                by.falseAlarm(),
+                                List.of(new FaultModel.ModelCause(done.fault().words(), by.finds()))),
+                        false);
+            }
+        }
+
+        private void tries(CrossedTries grid) {
+            for (CrossedTries.Try one : grid.tries()) {
+                Map<String, FaultModel.ModelCause> causes = new TreeMap<>();
+                blamed(grid.down().get(one.down()), causes);
+                blamed(grid.across().get(one.across()), causes);
+                add(
+                        new FaultModel.ModelSymptom(next("try"), CrossedTries.BY_CHANCE, List.copyOf(causes.values())),
+                        !one.good());
+            }
+        }
+
+        private void blamed(CrossedTries.Tried tried, Map<String, FaultModel.ModelCause> causes) {
+            Set<String> own = rates.faults().stream()
+                    .map(Rates.Rated::fault)
+                    .filter(fault -> tried.whole()
+                            || tried.component()
+                                    .filter(fault.component()::equalsIgnoreCase)
+                                    .isPresent())
+                    .map(FaultName::words)
+                    .collect(Collectors.toSet());
+            if (own.isEmpty()) {
+                String id = OUTSIDE + tried.name();
+                outside.putIfAbsent(id, new FaultModel.ModelFault(id, OUTSIDE_BAD));
+                causes.put(id, new FaultModel.ModelCause(id, CrossedTries.SPOILS));
+            }
+            own.forEach(id -> causes.put(id, new FaultModel.ModelCause(id, CrossedTries.SPOILS)));
+        }
+
+        private String next(String what) {
+            return what + " " + (symptoms.size() + 1);
+        }
+    }
+}

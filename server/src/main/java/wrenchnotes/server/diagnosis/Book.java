@@ -1,0 +1,128 @@
+package wrenchnotes.server.diagnosis;
+
+import java.util.concurrent.locks.ReadWriteLock;
+import java.util.concurrent.locks.ReentrantReadWriteLock;
+import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
+import wrenchnotes.core.diagnosis.history.ClosedBook;
+import wrenchnotes.core.diagnosis.history.History;
+import wrenchnotes.core.diagnosis.history.Names;
+import wrenchnotes.server.ground.Snapshot;
+
+/**
+ * Keeps the closed book and what was learned of it: read once after the start, and brought up to date before each question, so that only what
+ * was closed since is read. Many may ask at once. docs/decisions/0014-one-rule-one-place.md
+ */
+@Component
+public class Book {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Book.class);
+
+    private final BookStore store;
+    private final Snapshot snapshot;
+    private final ReadWriteLock lock = new ReentrantReadWriteLock();
+    private Past past = new Past(new ClosedBook(), new History(), Names.NONE);
+    private BookStore.State upTo = BookStore.State.NOTHING;
+    /** Jobs of the book that were learned from. */
+    private int learned;
+
+    Book(BookStore store, Snapshot snapshot) {
+        this.store = store;
+        this.snapshot = snapshot;
+    }
+
+    /**
+     * What the closed jobs say: to be read where it is handed out, and not to be kept.
+     *
+     * @param names what the numbers of the book stand for
+     */
+    public record Past(ClosedBook book, History history, Names names) {}
+
+    /** The first question of the day need not wait for all of the past, nor the first answer for the book. */
+    @EventListener(ApplicationReadyEvent.class)
+    void beforeAnybodyAsks() {
+        Thread reading = new Thread(
+                () -> {
+                    try {
+                        snapshot.read(() -> ask(Function.identity()));
+                    } catch (DataAccessException | TransactionException e) {
+                        // The shop was stopped meanwhile, or the first question meets the same and says so.
+                        LOG.debug("Not read ahead: {}", e.getMessage());
+                    }
+                },
+                "closed book");
+        reading.setDaemon(true);
+        reading.start();
+    }
+
+    /** Asks what is on record now. Runs in the caller's transaction. */
+    public <T> T ask(Function<Past, T> question) {
+        upToDate();
+        lock.readLock().lock();
+        try {
+            return question.apply(past);
+        } finally {
+            lock.readLock().unlock();
+        }
+    }
+
+    /** Reads all of it anew. Runs in the caller's transaction. */
+    public void rebuild() {
+        lock.writeLock().lock();
+        try {
+            past = new Past(new ClosedBook(), new History(), Names.NONE);
+            upTo = BookStore.State.NOTHING;
+            learned = 0;
+            upToDate();
+        } finally {
+            lock.writeLock().unlock();
+        }
+    }
+
+    private void upToDate() {
+        BookStore.State now = store.state();
+        lock.readLock().lock();
+        try {
+            if (now.equals(upTo)) {
+                return;
+            }
+        } finally {
+            lock.readLock().unlock();
+        }
+        lock.writeLock().lock();
+        try {
+            append(now);
+        } finally {
+            lock.writeLock().unlock();
+        }
+    }
+
+    /** Somebody whose view of the shop is older than the book adds nothing, and somebody who came second finds it done. */
+    private void append(BookStore.State now) {
+        if (now.handover() < upTo.handover() || now.sale() < upTo.sale()) {
+            return;
+        }
+        if (now.handover() > upTo.handover()) {
+            store.closedAfter(upTo.handover()).forEach(past.book()::add);
+        }
+        if (now.sale() > upTo.sale()) {
+            store.soldAfter(upTo.sale()).forEach(past.book()::add);
+        }
+        if (!now.naming().equals(upTo.naming())) {
+            Names names = store.names();
+            boolean same = past.names().keptBy(names);
+            past = new Past(past.book(), same ? past.history() : new History(), names);
+            learned = same ? learned : 0;
+        }
+        while (learned < past.book().size()) {
+            past.book().past(learned++, past.names()).ifPresent(past.history()::learn);
+        }
+        upTo = now;
+    }
+}

@@ -35,6 +35,7 @@ kills: $(STAMPS)/web ## a hundred kills in bursts of writes: nothing acknowledge
 	$(MVN) verify -Dtest=None -Dsurefire.failIfNoSpecifiedTests=false -Dit.test=PowerCutIT -Dfailsafe.failIfNoSpecifiedTests=false -Dkills=100
 
 mutants: ## how many faults put into the core its tests notice, by room; ROOM=bench: of one room
+	@mkdir -p core/target
 	$(MVN) -q -pl core test-compile org.pitest:pitest-maven:mutationCoverage -DtargetClasses='wrenchnotes.core.$(if $(ROOM),$(ROOM).,)*' -Dspotless.check.skip=true > core/target/mutants.log
 	@tools/mutants
 

@@ -99,7 +99,7 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
         line(lines, "how", was.how(), is.how());
         line(lines, "caution", was.caution(), is.caution());
         line(lines, "needs first", titles(was.needs(), earlier), titles(is.needs(), later));
-        line(lines, "side up", was.side().words(), is.side().words());
+        line(lines, "side", was.side().words(), is.side().words());
         line(lines, "tool", was.tool(), is.tool());
         line(lines, "minutes", number(was.minutes()), number(is.minutes()));
         things(lines, was, is);
@@ -124,9 +124,8 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
     }
 
     private static void things(List<String> lines, Step was, Step is) {
-        Map<String, Thing> before = was.things().stream().collect(Collectors.toMap(Thing::id, Function.identity()));
-        Map<String, Thing> after = is.things().stream()
-                .collect(Collectors.toMap(Thing::id, Function.identity(), (one, other) -> one, LinkedHashMap::new));
+        Map<String, Thing> before = things(was);
+        Map<String, Thing> after = things(is);
         after.forEach((id, thing) -> {
             Thing earlier = before.get(id);
             if (earlier == null) {
@@ -138,6 +137,11 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
         before.values().stream()
                 .filter(thing -> !after.containsKey(thing.id()))
                 .forEach(thing -> lines.add(thing.label() + ": gone, was " + words(thing)));
+    }
+
+    private static Map<String, Thing> things(Step step) {
+        return step.things().stream()
+                .collect(Collectors.toMap(Thing::id, Function.identity(), (one, other) -> one, LinkedHashMap::new));
     }
 
     private static void line(List<String> lines, String what, String was, String is) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
@@ -98,6 +99,98 @@ class LeftOverTest {
                         Optional.empty(),
                         Optional.empty()))
                 .hasMessageContaining("Say both");
+    }
+
+    /** What speaks against a place puts it behind one that agrees, and the answer says what to measure again. */
+    @Test
+    void aScrewThatDiffersIsTheNearestOnly() {
+        ScrewMatch.Answer silver = ScrewMatch.rank(
+                new ScrewMatch.Known(
+                        Optional.of(Head.CROSS),
+                        Optional.of(12.3),
+                        Optional.of(2.9),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.of(Finish.SILVER)),
+                ALL_OFF);
+        assertThat(silver.words())
+                .isEqualTo("Nearest: case, but its finish differs. Measure again, or it is not from this unit.");
+        assertThat(silver.fits())
+                .extracting(match -> match.group().id(), ScrewMatch.Match::differs)
+                .startsWith(org.assertj.core.groups.Tuple.tuple("case", List.of("finish")));
+        ScrewMatch.Answer black = ScrewMatch.rank(
+                new ScrewMatch.Known(
+                        Optional.empty(),
+                        Optional.of(6.0),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.of(Finish.SILVER)),
+                ALL_OFF);
+        assertThat(black.words()).isEqualTo("It belongs to: cover.");
+        assertThat(black.fits()).first().satisfies(match -> {
+            assertThat(match.agrees()).containsExactly("length", "finish");
+            assertThat(match.differs()).isEmpty();
+        });
+    }
+
+    /** Everything that may be in the way of closing, a sentence each; what is left out for now is in the way of good only. */
+    @Test
+    void theGateNamesEverythingThatIsOpen() {
+        Step lid = step("lid", Set.of(), List.of(CASE), null, null);
+        Step cover = step("cover", Set.of("lid"), List.of(STAR), null, null);
+        Teardown notes = Teardown.of(List.of(lid, cover));
+        WayIn way = WayIn.closed(notes).in("lid");
+        Ledger ledger = off(off(Ledger.allFitted(notes.things()), "case"), "cover")
+                .with(Move.of("cover", Account.TRAY, Account.LOST, 2))
+                .with(Move.of("cover", Account.TRAY, Account.OUT_FOR_NOW, 1).because("on order"));
+        OpenEnds ends = new OpenEnds(
+                List.of("a clip across the door switch"),
+                List.of(new Fragments("teeth", 7, 4, ""), new Fragments("glass", 2, 0, "it came so")));
+        List<String> forNow = ClosingGate.reasonsForNow(notes, way, ledger, ends, new CheckRecord(List.of()));
+        assertThat(forNow)
+                .hasSize(6)
+                .contains(
+                        "\"lid\" is still open: put it back in.",
+                        "teeth: 3 of 7 pieces not found. Search the mechanism, or say where they are.",
+                        "For the test only: a clip across the door switch. Put it right.")
+                .anySatisfy(reason -> assertThat(reason).contains("case"))
+                .anySatisfy(reason -> assertThat(reason).contains("cover"))
+                .noneSatisfy(reason -> assertThat(reason).contains("glass"));
+        assertThat(ClosingGate.reasons(notes, way, ledger, ends, new CheckRecord(List.of())))
+                .hasSize(7)
+                .containsAll(forNow);
+    }
+
+    /** By hand: two of three case screws and a ring in the tray, a plug off, one screw lost, one left out for now. */
+    @Test
+    void theTallyOfARackCountsEachSortOfThing() {
+        Connector plug = new Connector("plug", "plug", "", false, "");
+        LoosePiece ring = new LoosePiece("ring", "ring", "", 2);
+        Ledger ledger = off(off(Ledger.allFitted(List.of(CASE, STAR, plug, ring)), "case"), "cover")
+                .with(Move.of("case", Account.TRAY, Account.LOST, 1))
+                .with(Move.of("cover", Account.TRAY, Account.FITTED, 2))
+                .with(Move.of("cover", Account.TRAY, Account.OUT_FOR_NOW, 1).because("on order"))
+                .with(Move.of("plug", Account.FITTED, Account.TRAY, 1))
+                .with(Move.of("ring", Account.FITTED, Account.TRAY, 2));
+        Tally tally = Tally.of(ledger);
+        assertThat(tally).isEqualTo(new Tally(2, 1, 2, 1, 1));
+        assertThat(tally.inTray()).isEqualTo(5);
+        assertThat(tally.balances()).isFalse();
+        assertThat(tally.words()).isEqualTo("2 fasteners, 1 plug, 2 loose pieces");
+        assertThat(tally.plus(tally)).isEqualTo(new Tally(4, 2, 4, 2, 2));
+        assertThat(new Tally(0, 0, 0, 1, 0).balances()).isFalse();
+        assertThat(new Tally(0, 0, 0, 0, 1).balances()).isFalse();
+        assertThat(Tally.of(Ledger.allFitted(List.of(CASE))).balances()).isTrue();
+        assertThat(Account.values())
+                .filteredOn(Account::owed)
+                .containsExactly(
+                        Account.MISSING_ON_ARRIVAL,
+                        Account.LOST,
+                        Account.BROKEN,
+                        Account.DESTROYED,
+                        Account.OUT_FOR_NOW);
+        assertThat(Account.values()).filteredOn(Account::inPlace).containsExactly(Account.FITTED, Account.REPLACED);
     }
 
     private static ScrewMatch.Known known(Optional<Head> head, Optional<Double> length) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.teardown.plan.Access;
 import wrenchnotes.core.teardown.plan.Costs;
 
@@ -49,6 +50,100 @@ class NotesTest {
         assertThat(NotesDiff.between(a, a).nothing()).isTrue();
     }
 
+    /** Everything that notes can say of a step and of the whole, changed, added and taken away: a line each, in plain words. */
+    @Test
+    void saysEverythingThatDiffers() {
+        Photo front = new Photo("a".repeat(64), "front", List.of());
+        Step was = new Step(
+                "lid",
+                "Lid",
+                new Doing("lift", Side.TOP, "PH1", 3, "unplugged", "push down"),
+                Caution.NONE,
+                new Order(Set.of("foot"), "", Set.of()),
+                Toll.NONE,
+                new Things(
+                        List.of(SCREWS),
+                        List.of(new Connector("fan", "fan lead", "CN3", true, "")),
+                        List.of(new LoosePiece("ring", "ring", "", 2))),
+                Set.of(1L),
+                List.of());
+        Step is = new Step(
+                "lid",
+                "Cover",
+                new Doing("slide", Side.BACK, "PH2", 3.5, "cold", "slide back"),
+                new Caution("Sharp edge.", 2),
+                new Order(Set.of(), "way", Set.of("foot")),
+                new Toll(250, false),
+                new Things(
+                        null,
+                        List.of(new Connector("fan", "fan lead", "CN3", true, "lift")),
+                        List.of(new LoosePiece("pad", "pad", "felt", 1))),
+                Set.of(1L, 4L),
+                List.of(front));
+        Step foot = step("foot", 1, null);
+        NotesDiff.StepDiff lid =
+                NotesDiff.between(Teardown.of(List.of(foot, was)), Teardown.of(List.of(is, foot))).steps().stream()
+                        .filter(step -> step.id().equals("lid"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(lid.changes())
+                .containsExactly(
+                        "title: Lid → Cover",
+                        "how: lift → slide",
+                        "caution: nothing → Sharp edge.",
+                        "needs first: Take off foot → nothing",
+                        "side: top up → back up",
+                        "tool: PH1 → PH2",
+                        "minutes: 3 → 3.5",
+                        "fan lead: plug CN3 → plug CN3, latch: lift",
+                        "pad: added, 1 loose felt",
+                        "at the plate: gone, was " + SCREWS.words(),
+                        "ring: gone, was 2 loose",
+                        "exposes: component 1 → component 1, component 4",
+                        "instead of: nothing → way",
+                        "parts it costs: 0 → 250",
+                        "can be undone: yes → no",
+                        "must be so first: unplugged → cold",
+                        "on the way back: push down → slide back",
+                        "goes back after: nothing → Take off foot",
+                        "hours left off: 0 → 2",
+                        "photos: 0 with 0 marks → 1 with 0 marks");
+        NotesDiff turned = NotesDiff.between(
+                Teardown.of(List.of(foot, step("fan", 1, null))), Teardown.of(List.of(step("fan", 1, null), foot)));
+        assertThat(turned.orderChanged()).isTrue();
+        assertThat(turned.nothing()).isFalse();
+        assertThat(turned.steps()).isEmpty();
+        Overview before = new Overview(
+                "drawer out",
+                List.of(new Overview.ServiceMode("test", "hold A", "")),
+                List.of(new Overview.PlannedCheck(Stage.BEFORE_CLOSING, "plays", "", 1)),
+                List.of(new Overview.WatchPoint(1, "ruler over the lid")),
+                List.of());
+        Overview after = new Overview(
+                "unplugged",
+                List.of(new Overview.ServiceMode("test", "hold B", "a tone")),
+                List.of(new Overview.PlannedCheck(Stage.BEFORE_CLOSING, "plays", "a long disc", 3)),
+                List.of(),
+                List.of(new Overview.WatchPoint(1, "corners")));
+        NotesDiff whole = NotesDiff.between(Teardown.of(before, List.of()), Teardown.of(after, List.of()));
+        assertThat(whole.nothing()).isFalse();
+        String stage = Stage.BEFORE_CLOSING.words();
+        assertThat(whole.whole())
+                .containsExactly(
+                        "before step one: drawer out → unplugged",
+                        "service mode added: test: hold B, shows a tone",
+                        "service mode gone: test: hold A",
+                        "check added: plays, " + stage + ", with a long disc, 3 times",
+                        "check gone: plays, " + stage,
+                        "watch point gone: ruler over the lid",
+                        "look after a fall added: corners");
+        assertThat(Teardown.of(before, List.of()))
+                .isEqualTo(Teardown.of(before, List.of()))
+                .hasSameHashCodeAs(Teardown.of(before, List.of()))
+                .isNotEqualTo(Teardown.of(after, List.of()))
+                .isNotEqualTo(Teardown.of(before, List.of(foot)));
+    }
+
     @Test
     void aFixIsOfferedWhereTheStepIsStillAsItWas() {
         Teardown before = Teardown.of(List.of(step("foot", 3, SCREWS), step("fan", 1, null)));
@@ -58,6 +153,19 @@ class NotesTest {
         Teardown taken = SharedFix.taken(other, after, Set.of("foot"));
         assertThat(taken.step("foot").minutes()).isEqualTo(5);
         assertThat(taken.step("fan").minutes()).isEqualTo(9);
+        // A step that only one of them has, one that was not touched, and one that leans on a step the other has not.
+        Teardown strange = Teardown.of(List.of(step("foot", 3, SCREWS)));
+        Teardown grown =
+                Teardown.of(List.of(step("bar", 1, null), step("foot", 3, SCREWS, "bar"), step("fan", 1, null)));
+        assertThat(SharedFix.offers(before, grown, strange)).isEmpty();
+        assertThat(SharedFix.offers(before, before, before)).isEmpty();
+        Teardown late = Teardown.of(List.of(
+                step("bar", 1, null),
+                step("foot", 3, SCREWS).with(new Order(null, "", Set.of("bar"))),
+                step("fan", 1, null)));
+        assertThat(SharedFix.offers(before, late, strange)).isEmpty();
+        Teardown barred = Teardown.of(List.of(step("bar", 9, null), step("foot", 3, SCREWS)));
+        assertThat(SharedFix.offers(before, grown, barred)).extracting(Step::id).containsExactly("foot");
     }
 
     @Test

@@ -43,6 +43,11 @@ public record AccessPlan(boolean exact, double lowerBound, Plan best, Plan cheap
      *     be reached; names the circle or the missing piece
      */
     public static AccessPlan to(List<PlanStep> steps, List<String> targets, Costs costs) {
+        return to(steps, targets, costs, SETS);
+    }
+
+    /** @param most sets of steps that may be looked at for each of the three answers */
+    static AccessPlan to(List<PlanStep> steps, List<String> targets, Costs costs, long most) {
         StepGraph graph = new StepGraph(steps);
         List<String> all = targets.stream().distinct().toList();
         if (all.isEmpty()) {
@@ -53,14 +58,17 @@ public record AccessPlan(boolean exact, double lowerBound, Plan best, Plan cheap
                 throw new Invalid("targets", "No step exposes " + target + ": write down which one does");
             }
         }
-        Search time = new Search(graph, all, costs, Objective.TIME).run();
+        Search time = new Search(graph, all, costs, Objective.TIME, most).run();
         Plan best = time.best.orElseThrow(() -> new Invalid("targets", time.whyNone()));
         // The quickest way that costs nothing is the cheapest too, and one that can be undone is the one to undo.
         Plan cheapest = best.partsCost() == 0
                 ? best
-                : new Search(graph, all, costs, Objective.PARTS).run().best.orElse(best);
+                : new Search(graph, all, costs, Objective.PARTS, most)
+                        .run()
+                        .best
+                        .orElse(best);
         Optional<Plan> undoable =
-                best.reversible() ? Optional.of(best) : new Search(graph, all, costs, Objective.UNDO).run().best;
+                best.reversible() ? Optional.of(best) : new Search(graph, all, costs, Objective.UNDO, most).run().best;
         return new AccessPlan(time.exact, Math.min(time.bound, best.minutes()), best, cheapest, undoable);
     }
 
@@ -130,7 +138,7 @@ public record AccessPlan(boolean exact, double lowerBound, Plan best, Plan cheap
         private final Costs costs;
         private final Objective objective;
         private final List<String> targets;
-        private final Budget sets = new Budget(SETS);
+        private final Budget sets;
         private final Budget orders = new Budget(ORDERS);
         private Optional<Candidate> incumbent = Optional.empty();
         private Optional<Plan> best = Optional.empty();
@@ -138,11 +146,12 @@ public record AccessPlan(boolean exact, double lowerBound, Plan best, Plan cheap
         private boolean exact = true;
         private double bound = Double.POSITIVE_INFINITY;
 
-        Search(StepGraph graph, List<String> targets, Costs costs, Objective objective) {
+        Search(StepGraph graph, List<String> targets, Costs costs, Objective objective, long most) {
             this.graph = graph;
             this.targets = targets;
             this.costs = costs;
             this.objective = objective;
+            this.sets = new Budget(most);
         }
 
         Search run() {
@@ -204,7 +213,8 @@ public record AccessPlan(boolean exact, double lowerBound, Plan best, Plan cheap
             bound = Math.min(
                     bound, open.stream().mapToDouble(Candidate::minutes).min().orElse(bound));
             Budget dives = new Budget(SETS / 10);
-            List<Candidate> stack = new ArrayList<>(List.of(next));
+            List<Candidate> stack = new ArrayList<>(open);
+            stack.sort(objective.order().reversed());
             while (!stack.isEmpty() && best.isEmpty() && dives.take()) {
                 Candidate at = stack.remove(stack.size() - 1);
                 if (at.ways().whole()) {

@@ -57,6 +57,28 @@ class AccessPlanTest {
         }
     }
 
+    /** Stopped after any number of sets there is a way that can be done, and nothing is quicker than the bound. */
+    @Property(tries = 400)
+    void stoppedEarlyItIsAWayWithABound(@ForAll long seed) {
+        Random random = new Random(seed);
+        List<PlanStep> steps = randomSteps(random, 3 + random.nextInt(5));
+        Costs costs = new Costs(random.nextInt(4) * 0.5, random.nextInt(3) * 0.25, Side.TOP);
+        Exhaustive dull = new Exhaustive(steps, List.of("c0"), costs);
+        if (dull.plans.isEmpty()) {
+            return;
+        }
+        Plan quickest = dull.best(TIME, any -> true).orElseThrow();
+        for (int most = 0; most < 4; most++) {
+            AccessPlan plan = AccessPlan.to(steps, List.of("c0"), costs, most);
+            assertCanBeDone(plan.best(), steps, List.of("c0"), costs);
+            assertThat(plan.best().minutes()).isGreaterThanOrEqualTo(quickest.minutes() - 1e-6);
+            assertThat(plan.lowerBound()).isBetween(0.0, quickest.minutes() + 1e-6);
+            if (plan.exact()) {
+                assertThat(plan.best().minutes()).isCloseTo(quickest.minutes(), ROUNDING);
+            }
+        }
+    }
+
     /** Larger than an exhaustive search can be: up to 13 steps, against the textbook's dynamic programme. */
     @Property(tries = 150)
     void agreesWithHeldAndKarpOnLongerWays(@ForAll long seed) {

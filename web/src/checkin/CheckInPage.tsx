@@ -55,10 +55,10 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
         unitId: known.unit.id,
         serial: known.unit.serial,
         revisionId: known.unit.revisionId,
-        modelId: last?.modelId,
-        ownership: last?.ownership ?? 'CUSTOMER',
-        ownerId: last?.owner?.id,
-        ownerName: last?.owner?.name ?? '',
+        modelId: last?.unit.modelId,
+        ownership: last?.brought.ownership ?? 'CUSTOMER',
+        ownerId: last?.brought.owner?.id,
+        ownerName: last?.brought.owner?.name ?? '',
       });
     }
   });

@@ -130,10 +130,10 @@ function Stays({ unit }: { unit: Schemas['KnownUnit'] }) {
         <Box key={stay.id} borderTop="1px solid" borderColor="line" py="3px" fontSize="14.5px">
           <Link to={`/jobs/${stay.id}`}>
             <chakra.span color="chalk" textDecoration="underline">
-              {day(stay.checkedInAt)}
+              {day(stay.brought.checkedInAt)}
             </chakra.span>
           </Link>{' '}
-          {stay.complaint}
+          {stay.brought.complaint}
         </Box>
       ))}
     </Box>

@@ -75,25 +75,25 @@ function Chapter({
       </chakra.span>
       <Box textDecoration={struck ? 'line-through' : undefined} color={struck ? 'muted' : undefined} minW={0}>
         <b>
-          {finding.component}, {finding.wrong}
+          {finding.fault.component}, {finding.fault.wrong}
         </b>
-        : {floor.Remedy[finding.remedy]}
-        {finding.part && ` with ${finding.partCount} × ${finding.part}`}
-        {finding.costMinor > 0 && ` (${money(finding.costMinor, currency)})`}
-        {finding.failed && <chakra.b color="hazard"> it changed nothing</chakra.b>}
+        : {floor.Remedy[finding.done.remedy]}
+        {finding.done.part && ` with ${finding.done.partCount} × ${finding.done.part}`}
+        {finding.done.costMinor > 0 && ` (${money(finding.done.costMinor, currency)})`}
+        {finding.done.failed && <chakra.b color="hazard"> it changed nothing</chakra.b>}
         {finding.remark && `. ${finding.remark}`}{' '}
         <chakra.span color="muted" fontSize="13.5px">
           {finding.by}, {moment(finding.at)}
         </chakra.span>
-        {(finding.proof || finding.cause) && (
+        {(finding.fault.proof || finding.fault.cause) && (
           <Box color="muted" fontSize="14px">
-            {finding.proof && `Proved: ${floor.Means[finding.proof]}. `}
-            {finding.cause &&
-              `${finding.causeConfirmed ? 'Cause' : 'Cause suspected'}: ${floor.Cause[finding.cause]}.`}
+            {finding.fault.proof && `Proved: ${floor.Means[finding.fault.proof]}. `}
+            {finding.fault.cause &&
+              `${finding.fault.causeConfirmed ? 'Cause' : 'Cause suspected'}: ${floor.Cause[finding.fault.cause]}.`}
           </Box>
         )}
-        <Changes changes={finding.changes} />
-        {finding.earlierJob && (
+        <Changes changes={finding.done.changes} />
+        {finding.fault.earlierJob && (
           <chakra.span color="amberInk" fontWeight={700}>
             Comeback: the same was found on an earlier stay.
           </chakra.span>
@@ -106,7 +106,7 @@ function Chapter({
           <Act
             look="quiet"
             minH="28px"
-            aria-label={`Correct ${finding.component}`}
+            aria-label={`Correct ${finding.fault.component}`}
             onClick={() => correct(finding)}
           >
             correct
@@ -114,7 +114,7 @@ function Chapter({
           <Act
             look="quiet"
             minH="28px"
-            aria-label={`What changed after ${finding.component}`}
+            aria-label={`What changed after ${finding.fault.component}`}
             onClick={() => setTelling(!telling)}
           >
             after it
@@ -149,8 +149,8 @@ function Changes({ changes }: { changes: Schemas['After'][] }) {
 
 /** What a remedy changed: a tap goes through went, stayed, came. */
 function AfterForm({ finding, symptoms, done }: { finding: Finding; symptoms: string[]; done: () => void }) {
-  const [changes, setChanges] = useState(finding.changes);
-  const [failed, setFailed] = useState(finding.failed);
+  const [changes, setChanges] = useState(finding.done.changes);
+  const [failed, setFailed] = useState(finding.done.failed);
   const [own, setOwn] = useState('');
   const write = useJobWrite(
     () =>
@@ -170,7 +170,7 @@ function AfterForm({ finding, symptoms, done }: { finding: Finding; symptoms: st
     setChanges(next ? [...others, { symptom: name, change: next }] : others);
   }
   return (
-    <Box role="group" aria-label={`After ${finding.component}`} bg="paper" p="8px" mt="4px">
+    <Box role="group" aria-label={`After ${finding.fault.component}`} bg="paper" p="8px" mt="4px">
       <Box display="flex" gap="4px" flexWrap="wrap">
         {names.map((name) => {
           const change = of(name);

@@ -19,7 +19,7 @@ type Fault = Schemas['LikelyFault'];
 type Doing = { what: 'nothing' | 'seen' | 'tries' } | { what: 'overrule'; fault: Fault };
 
 /** What the unit on the bench is likely to have, sharpened by each answer. */
-export function DiagnosisPart({ job, here }: { job: Schemas['Job']; here: boolean }) {
+export function DiagnosisPart({ job, here }: { job: Schemas['JobView']; here: boolean }) {
   const outlook = useOutlook(job.id);
   const evidence = useEvidence(job.id);
   const [doing, setDoing] = useState<Doing>({ what: 'nothing' });
@@ -150,8 +150,8 @@ export function DiagnosisPart({ job, here }: { job: Schemas['Job']; here: boolea
           </Act>
         </Box>
       )}
-      {doing.what === 'seen' && <SeenForm job={job.id} modelId={job.modelId} done={done} />}
-      {doing.what === 'tries' && <TriesForm job={job.id} modelId={job.modelId} done={done} />}
+      {doing.what === 'seen' && <SeenForm job={job.id} modelId={job.unit.modelId} done={done} />}
+      {doing.what === 'tries' && <TriesForm job={job.id} modelId={job.unit.modelId} done={done} />}
       {evidence.data && <Seen job={job.id} evidence={evidence.data} here={here} />}
     </Box>
   );

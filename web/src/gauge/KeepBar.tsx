@@ -119,10 +119,10 @@ function Keep({
     <Box display="grid" gap="6px">
       <Box display="flex" gap="10px" alignItems="center">
         <Link to={`/jobs/${job}`}>
-          <Tag text={sheet.data?.job.tag ?? '…'} size={18} />
+          <Tag text={sheet.data?.job.unit.tag ?? '…'} size={18} />
         </Link>
         <Box fontSize="14px">
-          {sheet.data?.job.model} {sheet.data?.job.revision}
+          {sheet.data?.job.unit.model} {sheet.data?.job.unit.revision}
         </Box>
         <Link to="?" style={{ marginLeft: 'auto' }}>
           <chakra.span color="chalk" textDecoration="underline" fontSize="14px">
@@ -170,12 +170,12 @@ function Keep({
         </Chip>
       </Box>
       <Act look="main" keyName="S" disabled={off} onClick={save}>
-        Keep it in {sheet.data?.job.tag ?? 'the job'}
+        Keep it in {sheet.data?.job.unit.tag ?? 'the job'}
       </Act>
       <Trouble error={write.error} />
       {write.isSuccess && (
         <Box role="status" color="mat" fontWeight={700}>
-          Kept: it stands in the story of <Link to={`/jobs/${job}`}>{sheet.data?.job.tag}</Link>.
+          Kept: it stands in the story of <Link to={`/jobs/${job}`}>{sheet.data?.job.unit.tag}</Link>.
         </Box>
       )}
       {body && under && createPortal(<BesideNow job={job} body={body} />, under)}

@@ -14,8 +14,8 @@ import { useModel } from '../teardown/useModel';
 
 /** What was said at the counter, put right. The story keeps both. */
 export function CorrectArrival({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {
-  const counter = useCounter(sheet.job.revisionId);
-  const model = useModel(sheet.job.modelId);
+  const counter = useCounter(sheet.job.unit.revisionId);
+  const model = useModel(sheet.job.unit.modelId);
   return (
     <Loaded query={counter}>
       {(now) => (
@@ -41,15 +41,15 @@ function Form({
   const { job } = sheet;
   // The version that was looked at when the form was opened: a later one makes the server ask to look again.
   const [version] = useState(job.version);
-  const [serial, setSerial] = useState(job.serial);
-  const [revisionId, setRevisionId] = useState(job.revisionId);
-  const [slot, setSlot] = useState(job.slot ?? '');
-  const [due, setDue] = useState(dayForField(job.dueAt));
+  const [serial, setSerial] = useState(job.unit.serial);
+  const [revisionId, setRevisionId] = useState(job.unit.revisionId);
+  const [slot, setSlot] = useState(job.brought.slot ?? '');
+  const [due, setDue] = useState(dayForField(job.brought.dueAt));
   const [arrival, setArrival] = useState<Arrival>({
-    complaint: job.complaint,
+    complaint: job.brought.complaint,
     symptoms: sheet.symptoms,
     marks: sheet.marks,
-    condition: job.condition,
+    condition: job.brought.condition,
     missing: sheet.missing.map(({ thing, count }) => ({ thing, count })),
     belongings: sheet.belongings.map(({ name }) => name),
     photos: sheet.photos,
@@ -111,7 +111,7 @@ function Form({
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
           <Pick label="Slot" compact value={slot} onChange={(event) => setSlot(event.target.value)}>
             <option value="">not on the rack</option>
-            {[...(job.slot ? [job.slot] : []), ...counter.freeSlots].map((name) => (
+            {[...(job.brought.slot ? [job.brought.slot] : []), ...counter.freeSlots].map((name) => (
               <option key={name}>{name}</option>
             ))}
           </Pick>

@@ -26,7 +26,7 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
   return (
     <>
       {sheet.job.handedOverAt === undefined && <DiagnosisPart job={sheet.job} here={change !== undefined} />}
-      {sheet.job.ownership === 'RESALE' && <ToBeSold job={sheet.job} here={change !== undefined} />}
+      {sheet.job.brought.ownership === 'RESALE' && <ToBeSold job={sheet.job} here={change !== undefined} />}
       {sheet.holds.length > 0 && (
         <Part title="Waits">
           {sheet.holds.map(({ hold, active }) => (
@@ -196,21 +196,21 @@ function AtTheCounter({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
   const { job } = sheet;
   const facts: [string, string][] = [
     ['Does', sheet.symptoms.map((one) => (one.present ? one.name : `not: ${one.name}`)).join(', ')],
-    ['Their words', job.complaint],
+    ['Their words', job.brought.complaint],
     [
       'State',
       [
         ...sheet.marks.map((mark) =>
           sheet.places[mark] ? `${floor.ArrivalMark[mark]} (${sheet.places[mark]})` : floor.ArrivalMark[mark],
         ),
-        job.condition,
+        job.brought.condition,
       ]
         .filter(Boolean)
         .join(', '),
     ],
     ['Missing', sheet.missing.map((one) => `${one.count} × ${one.label}`).join(', ')],
     ['Came with', sheet.belongings.map(belongingWords).join(', ')],
-    ['Serial', job.serial],
+    ['Serial', job.unit.serial],
   ];
   return (
     <Box mb="12px">

@@ -10,7 +10,7 @@ import { OneOf } from '../parts/OneOf';
 import { Trouble } from '../parts/States';
 import { useModel } from '../teardown/useModel';
 
-type Remedy = Schemas['FindingRow']['remedy'];
+type Remedy = Schemas['RemedyDone']['remedy'];
 
 /** A fault seen and what was done about it. With `corrects` it strikes an earlier one and puts this in its place. */
 export function FindingForm({
@@ -26,16 +26,16 @@ export function FindingForm({
 }) {
   const model = useModel(modelId);
   const parts = useQuery({ queryKey: ['parts'], queryFn: () => answer(api.GET('/api/parts')) });
-  const [component, setComponent] = useState(corrects?.component ?? '');
-  const [wrong, setWrong] = useState(corrects?.wrong ?? '');
-  const [remedy, setRemedy] = useState<Remedy>(corrects?.remedy ?? 'REPLACED');
-  const [partId, setPartId] = useState(corrects?.partId);
-  const [partCount, setPartCount] = useState(corrects?.partCount || 1);
+  const [component, setComponent] = useState(corrects?.fault.component ?? '');
+  const [wrong, setWrong] = useState(corrects?.fault.wrong ?? '');
+  const [remedy, setRemedy] = useState<Remedy>(corrects?.done.remedy ?? 'REPLACED');
+  const [partId, setPartId] = useState(corrects?.done.partId);
+  const [partCount, setPartCount] = useState(corrects?.done.partCount || 1);
   const [remark, setRemark] = useState(corrects?.remark ?? '');
   const [why, setWhy] = useState('');
-  const [proof, setProof] = useState(corrects?.proof);
-  const [cause, setCause] = useState(corrects?.cause);
-  const [causeConfirmed, setCauseConfirmed] = useState(corrects?.causeConfirmed ?? false);
+  const [proof, setProof] = useState(corrects?.fault.proof);
+  const [cause, setCause] = useState(corrects?.fault.cause);
+  const [causeConfirmed, setCauseConfirmed] = useState(corrects?.fault.causeConfirmed ?? false);
   const body = {
     component,
     wrong,

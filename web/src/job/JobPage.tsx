@@ -70,15 +70,15 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
         maxH={{ lg: 'calc(100vh - 48px)' }}
       >
         <Box display="flex" gap="14px" alignItems="center">
-          <Tag text={job.tag} size={22} flag={sheet.forNow ? 'for now' : undefined} />
+          <Tag text={job.unit.tag} size={22} flag={sheet.forNow ? 'for now' : undefined} />
           <Box minW={0}>
             <chakra.h1>
-              {job.model} {job.revision}
+              {job.unit.model} {job.unit.revision}
             </chakra.h1>
             <Box color="muted">
-              {job.owner ? job.owner.name : 'to be sold'}
-              {job.owner && job.ownership === 'RESALE' && ', sold for them'}
-              {job.owner?.contact && ` · ${job.owner.contact}`}
+              {job.brought.owner ? job.brought.owner.name : 'to be sold'}
+              {job.brought.owner && job.brought.ownership === 'RESALE' && ', sold for them'}
+              {job.brought.owner?.contact && ` · ${job.brought.owner.contact}`}
               {sheet.rework > 0 && ` · opened again ${sheet.rework === 1 ? 'once' : `${sheet.rework} times`}`}
             </Box>
           </Box>
@@ -150,8 +150,9 @@ function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
     >
       <b>{status.words}</b>
       <Box color="muted" fontSize="14.5px">
-        {job.slot ? `Slot ${job.slot}` : 'Not on the rack'} · here since {day(job.checkedInAt)}
-        {job.dueAt && ` · promised for ${day(job.dueAt)}`}
+        {job.brought.slot ? `Slot ${job.brought.slot}` : 'Not on the rack'} · here since{' '}
+        {day(job.brought.checkedInAt)}
+        {job.brought.dueAt && ` · promised for ${day(job.brought.dueAt)}`}
         {job.handedOverAt && ` · left ${day(job.handedOverAt)}`}
       </Box>
       {!job.handedOverAt && sheet.inTheWay.length > 0 && (
@@ -174,7 +175,7 @@ function DoingForm({ sheet, doing, done }: { sheet: Schemas['JobSheet']; doing: 
         <FindingForm
           key={doing.corrects?.id ?? 'new'}
           job={job}
-          modelId={sheet.job.modelId}
+          modelId={sheet.job.unit.modelId}
           corrects={doing.corrects}
           done={done}
         />

@@ -50,7 +50,7 @@ function UnitLine({ unit }: { unit: Schemas['UnitOfLot'] }) {
   return (
     <Box
       role="group"
-      aria-label={job.tag}
+      aria-label={job.unit.tag}
       display="grid"
       gridTemplateColumns={{ base: '1fr', lg: '300px 1fr 330px' }}
       gap="20px"
@@ -60,10 +60,10 @@ function UnitLine({ unit }: { unit: Schemas['UnitOfLot'] }) {
     >
       <Box>
         <Link to={`/jobs/${job.id}`}>
-          <Tag text={job.tag} />
+          <Tag text={job.unit.tag} />
         </Link>{' '}
         <b>
-          {job.model} {job.revision}
+          {job.unit.model} {job.unit.revision}
         </b>
         <Box fontSize="14.5px">{unit.symptoms.join(', ')}</Box>
         <Box fontSize="14px" color="muted">

@@ -12,7 +12,7 @@ import { Decide } from './Decide';
 import { WorthBars } from './WorthBars';
 
 /** Of a unit to be sold: what each way leaves, what was decided, and what it fetched in the end. */
-export function ToBeSold({ job, here }: { job: Schemas['Job']; here: boolean }) {
+export function ToBeSold({ job, here }: { job: Schemas['JobView']; here: boolean }) {
   const currency = useCurrency();
   const [expected, setExpected] = useState('');
   const [fetched, setFetched] = useState('');

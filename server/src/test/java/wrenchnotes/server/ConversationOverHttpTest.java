@@ -325,7 +325,7 @@ class ConversationOverHttpTest {
         Client.Answer kept = client.post(
                 "/api/findings/" + finding + "/after",
                 body("failed", true, "changes", List.of(body("symptom", "dead", "change", "STAYED"))));
-        assertThat(kept.body().get("failed").asBoolean()).isTrue();
+        assertThat(kept.body().get("done").get("failed").asBoolean()).isTrue();
         assertThat(shop.sheet(job).body().get("story").get(0).get("words").asString())
                 .isEqualTo("After belt, slack: it changed nothing. dead stayed");
         client.post("/api/findings/" + finding + "/after", body("failed", false, "changes", went));
@@ -357,7 +357,7 @@ class ConversationOverHttpTest {
                         "places", Map.of("DENTS", "front left"),
                         "belongings", List.of("remote")));
         long job = SmallShop.taken(client.post("/api/jobs", coming));
-        String tag = shop.sheet(job).body().get("job").get("tag").asString();
+        String tag = shop.sheet(job).body().get("job").get("unit").get("tag").asString();
 
         String where = client.post("/api/jobs/" + job + "/papers", Map.of("paper", "TAG"))
                 .body()

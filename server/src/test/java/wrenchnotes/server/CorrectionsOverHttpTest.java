@@ -151,8 +151,8 @@ class CorrectionsOverHttpTest {
         assertThat(client.put("/api/jobs/" + job + "/arrival", version, said).status())
                 .isEqualTo(200);
         JsonNode after = shop.sheet(job).body();
-        assertThat(after.get("job").get("complaint").asString()).isEqualTo("does nothing at all");
-        assertThat(after.get("job").get("serial").asString()).isEqualTo("SN 7");
+        assertThat(after.get("job").get("brought").get("complaint").asString()).isEqualTo("does nothing at all");
+        assertThat(after.get("job").get("unit").get("serial").asString()).isEqualTo("SN 7");
         Client.Answer stale = client.put("/api/jobs/" + job + "/arrival", version, said);
         assertThat(stale.status()).isEqualTo(412);
         assertThat(stale.body().get("current").get("version").asLong()).isGreaterThan(version);

@@ -59,7 +59,13 @@ class CounterOverHttpTest {
         coming.put("ownerId", owners.get(0).get("id"));
         coming.put("ownerName", "");
         long job = SmallShop.taken(client.post("/api/jobs", coming));
-        assertThat(shop.sheet(job).body().get("job").get("owner").get("contact").asString())
+        assertThat(shop.sheet(job)
+                        .body()
+                        .get("job")
+                        .get("brought")
+                        .get("owner")
+                        .get("contact")
+                        .asString())
                 .isEqualTo("odd@example.org");
         assertThat(client.get("/api/owners?find=ferry").body().size()).isEqualTo(1);
     }
@@ -72,12 +78,14 @@ class CounterOverHttpTest {
         assertThat(shop.sheet(SmallShop.taken(client.post("/api/jobs", own)))
                         .body()
                         .get("job")
+                        .get("brought")
                         .has("owner"))
                 .isFalse();
         own.put("ownerName", "Widow Strand");
         JsonNode job = shop.sheet(SmallShop.taken(client.post("/api/jobs", own)))
                 .body()
-                .get("job");
+                .get("job")
+                .get("brought");
         assertThat(job.get("ownership").asString()).isEqualTo("RESALE");
         assertThat(job.get("owner").get("name").asString()).isEqualTo("Widow Strand");
     }

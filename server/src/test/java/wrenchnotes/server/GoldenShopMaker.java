@@ -249,8 +249,12 @@ final class GoldenShopMaker {
         post("/api/jobs/" + job + "/outcome", "{'outcome':'PARTLY_FIXED','remark':'one ear'}");
         post("/api/jobs/" + job + "/outcome", "{'outcome':'FIXED','remark':''}");
         post("/api/jobs/" + job + "/handover", "{'belongings':[]}");
-        long unit =
-                client.get("/api/jobs/" + job).body().get("job").get("unitId").asLong();
+        long unit = client.get("/api/jobs/" + job)
+                .body()
+                .get("job")
+                .get("unit")
+                .get("id")
+                .asLong();
         found(takenIn(revision, ",'unitId':" + unit, ""), "slack", false);
     }
 

@@ -114,7 +114,7 @@ class JobOverHttpTest {
         long job = shop.takenIn();
         int before = stock();
         Client.Answer finding = shop.finding(job, "slack", "REPLACED", shop.part);
-        assertThat(finding.body().get("costMinor").asLong()).isEqualTo(140);
+        assertThat(finding.body().get("done").get("costMinor").asLong()).isEqualTo(140);
         assertThat(stock()).isEqualTo(before - 1);
 
         Map<String, Object> instead =
@@ -128,7 +128,9 @@ class JobOverHttpTest {
         assertThat(second.status()).as("somebody else was quicker").isEqualTo(412);
 
         JsonNode sheet = shop.sheet(job).body();
-        assertThat(strings(sheet.get("findings"), "wrong")).containsExactly("slack", "glazed");
+        assertThat(sheet.get("findings").values())
+                .extracting(found -> found.get("fault").get("wrong").asString())
+                .containsExactly("slack", "glazed");
         assertThat(sheet.get("findings").get(0).get("struckWhy").asString()).isEqualTo("it was only dirty");
         assertThat(sheet.get("partsMinor").asLong()).isZero();
         assertThat(strings(sheet.get("story"), "words"))
@@ -186,8 +188,9 @@ class JobOverHttpTest {
         long back = SmallShop.taken(client.post("/api/jobs", again));
         own.mended(back, "REPLACED", own.part);
         JsonNode sheet = own.sheet(back).body();
-        assertThat(sheet.get("job").get("tag")).isEqualTo(unit.get("tag"));
-        assertThat(sheet.get("findings").get(0).get("earlierJob").asLong()).isEqualTo(job);
+        assertThat(sheet.get("job").get("unit").get("tag")).isEqualTo(unit.get("tag"));
+        assertThat(sheet.get("findings").get(0).get("fault").get("earlierJob").asLong())
+                .isEqualTo(job);
 
         Map<String, Object> resale = own.coming();
         resale.put("ownership", "RESALE");
@@ -245,7 +248,7 @@ class JobOverHttpTest {
                 "arrival",
                 body("complaint", "hums in B flat", "symptoms", List.of(Map.of("name", "squeals", "present", true))));
         long job = SmallShop.taken(client.post("/api/jobs", coming));
-        String tag = shop.sheet(job).body().get("job").get("tag").asString();
+        String tag = shop.sheet(job).body().get("job").get("unit").get("tag").asString();
         for (String asked :
                 List.of(tag, tag.substring(3), "4711", "zx 47", "cormorant", "asa", "o'hara", "squeal", "flat hums")) {
             String query = java.net.URLEncoder.encode(asked, java.nio.charset.StandardCharsets.UTF_8);
@@ -258,7 +261,13 @@ class JobOverHttpTest {
                         .get("found")
                         .size())
                 .isZero();
-        assertThat(shop.sheet(job).body().get("job").get("owner").get("name").asString())
+        assertThat(shop.sheet(job)
+                        .body()
+                        .get("job")
+                        .get("brought")
+                        .get("owner")
+                        .get("name")
+                        .asString())
                 .isEqualTo("Åsa \"O'Hara\" 🛠 <b>");
     }
 

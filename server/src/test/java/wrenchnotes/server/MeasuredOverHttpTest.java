@@ -106,7 +106,8 @@ class MeasuredOverHttpTest {
         JsonNode now = client.post(
                         "/api/jobs/" + job + "/measurements/beside", rails(5.0, "after belt replaced", false))
                 .body();
-        String tag = shop.sheet(earlier).body().get("job").get("tag").asString();
+        String tag =
+                shop.sheet(earlier).body().get("job").get("unit").get("tag").asString();
         assertThat(now.get("titles").toString()).isEqualTo("[\"good unit, read with " + tag + "\",\"before\",\"now\"]");
         JsonNode five = now.get("rows").get(1).get("cells");
         assertThat(five.get(1).get("differs").asBoolean()).isTrue();

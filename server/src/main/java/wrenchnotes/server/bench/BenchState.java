@@ -2,13 +2,13 @@ package wrenchnotes.server.bench;
 
 import java.util.List;
 import wrenchnotes.core.bench.Run;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.bench.BenchStore.FittedEntry;
-import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.NotesStore;
 
 /**
@@ -17,7 +17,7 @@ import wrenchnotes.server.teardown.NotesStore;
  * @param notes its own, sub-assemblies left out
  * @param fitted the variants of sub-assemblies that were seen
  */
-record BenchState(JobStore.Job job, NotesStore.Version notes, List<FittedEntry> fitted, Run run) {
+record BenchState(Job job, NotesStore.Version notes, List<FittedEntry> fitted, Run run) {
 
     BenchState with(Run next) {
         return new BenchState(job, notes, fitted, next);
@@ -54,8 +54,8 @@ record BenchState(JobStore.Job job, NotesStore.Version notes, List<FittedEntry> 
     /** As {@link wrenchnotes.server.job.FactsStore} reads them of many jobs at once; a test holds the two together. */
     JobFacts facts(Beside beside) {
         return new JobFacts(
-                job.checkedInAt(),
-                job.dueAt(),
+                job.brought().checkedInAt(),
+                job.brought().dueAt(),
                 beside.holds(),
                 run.ledger().tally(),
                 run.way().open().size(),

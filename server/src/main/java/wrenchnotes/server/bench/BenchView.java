@@ -14,6 +14,7 @@ import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.bench.Wait;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.core.teardown.Assembled;
@@ -21,7 +22,6 @@ import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.unit.Moment;
-import wrenchnotes.server.job.JobStore;
 
 /**
  * The bench as the screen shows it.
@@ -160,14 +160,14 @@ public record BenchView(
     }
 
     private static UnitView unit(BenchState state) {
-        JobStore.Job job = state.job();
+        Job job = state.job();
         return new UnitView(
                 job.id(),
                 job.tag(),
-                job.model(),
-                job.revision(),
+                job.unit().model(),
+                job.unit().revision(),
                 job.revisionId(),
-                job.complaint(),
+                job.brought().complaint(),
                 state.run().notes().overview().before());
     }
 

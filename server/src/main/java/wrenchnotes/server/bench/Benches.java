@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunLog;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.By;
@@ -60,7 +61,7 @@ class Benches {
     }
 
     BenchState state(long id) {
-        JobStore.Job job = jobs.job(id);
+        Job job = jobs.job(id);
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
         List<FittedEntry> fitted = store.fitted(id);

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
-import wrenchnotes.server.job.JobStore;
+import wrenchnotes.core.job.Job;
 
 /** What the journal keeps of an arrival: the owner by id, and none of the owner's own words. */
 record ArrivalLine(
@@ -24,13 +24,13 @@ record ArrivalLine(
         List<String> belongings,
         List<Arrival.ArrivalPhoto> photos) {
 
-    static ArrivalLine of(JobStore.Job job, Arrival said) {
+    static ArrivalLine of(Job job, Arrival said) {
         return new ArrivalLine(
-                job.serial(),
+                job.unit().serial(),
                 job.revisionId(),
-                job.owner().map(JobStore.Owner::id),
-                job.slot(),
-                job.dueAt(),
+                job.brought().owner().map(Job.Owner::id),
+                job.brought().slot(),
+                job.brought().dueAt(),
                 said.symptoms(),
                 said.marks(),
                 said.places(),

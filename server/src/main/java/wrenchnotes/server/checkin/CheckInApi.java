@@ -19,6 +19,7 @@ import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.job.JobView;
 import wrenchnotes.server.paper.Papers;
 
 /** The counter. */
@@ -48,7 +49,7 @@ public class CheckInApi {
     public record Counter(String nextTag, List<String> freeSlots, List<CheckInStore.SymptomWord> symptoms) {}
 
     /** A unit seen before, with its stays, newest first. */
-    public record KnownUnit(CheckInStore.Unit unit, List<JobStore.Job> stays) {}
+    public record KnownUnit(CheckInStore.Unit unit, List<JobView> stays) {}
 
     /** @param revision puts the symptoms this revision usually has first; may be left out */
     @GetMapping("/checkin")
@@ -61,7 +62,8 @@ public class CheckInApi {
     List<KnownUnit> find(@RequestParam String find) {
         String text = Checked.text("find", find, 60);
         return snapshot.read(() -> store.find(text).stream()
-                .map(unit -> new KnownUnit(unit, jobs.ofUnit(unit.id())))
+                .map(unit -> new KnownUnit(
+                        unit, jobs.ofUnit(unit.id()).stream().map(JobView::of).toList()))
                 .toList());
     }
 
@@ -80,7 +82,11 @@ public class CheckInApi {
     }
 
     @PutMapping("/jobs/{job}/arrival")
-    JobStore.Job correct(@PathVariable long job, Seen seen, @Valid @RequestBody CorrectionSaid said, Pen pen) {
-        return pen.once(said, by -> service.correct(by, job, seen, said), JobStore.Job::id, jobs::job);
+    JobView correct(@PathVariable long job, Seen seen, @Valid @RequestBody CorrectionSaid said, Pen pen) {
+        return pen.once(
+                said,
+                by -> JobView.of(service.correct(by, job, seen, said)),
+                JobView::id,
+                id -> JobView.of(jobs.job(id)));
     }
 }

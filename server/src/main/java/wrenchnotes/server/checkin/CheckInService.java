@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalDiff;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
@@ -83,9 +84,12 @@ public class CheckInService {
         long job = store.addJob(by, unit.id(), owner, coming.due().map(shop.now()::endOf), coming);
         arrivals.write(job, arrival, missing);
         finder.renew(job);
-        JobStore.Job taken = jobs.job(job);
-        String words = "Taken in: " + taken.model() + " " + taken.revision()
-                + taken.owner().map(who -> ", " + Journal.owner(who.id())).orElse(", resale");
+        Job taken = jobs.job(job);
+        String words = "Taken in: " + taken.unit().model() + " " + taken.unit().revision()
+                + taken.brought()
+                        .owner()
+                        .map(who -> ", " + Journal.owner(who.id()))
+                        .orElse(", resale");
         journal.write(by, Journal.Entry.ofJob(job, "job", job, words, ArrivalLine.of(taken, arrival)));
         return new TakenIn(job, unit.tag());
     }
@@ -179,16 +183,16 @@ public class CheckInService {
     }
 
     /** @return the job as corrected */
-    public JobStore.Job correct(By who, long id, Seen seen, CorrectionSaid correction) {
-        JobStore.Job before = jobs.job(id);
+    public Job correct(By who, long id, Seen seen, CorrectionSaid correction) {
+        Job before = jobs.job(id);
         By by = before.entered(who);
         seen.mustBe(before.version(), before.tag(), () -> before);
         mustBeFree(correction.slot(), id);
         mustBeKept(correction.arrival());
         ModelStore.Revision revision = revision(correction.revisionId());
         if (revision.id() != before.revisionId() && store.hasEntries(id)) {
-            throw Refused.because("It is opened with the notes of revision " + before.revision()
-                    + ": the revision cannot change while its ledger runs.");
+            throw Refused.because("It is opened with the notes of revision "
+                    + before.unit().revision() + ": the revision cannot change while its ledger runs.");
         }
         Arrival arrival = correction.arrival();
         Arrival was = arrival(before);
@@ -196,7 +200,7 @@ public class CheckInService {
         store.correctJob(id, due(before, correction), correction);
         arrivals.write(id, arrival, missing(revision.id(), arrival));
         finder.renew(id);
-        JobStore.Job after = jobs.job(id);
+        Job after = jobs.job(id);
         Map<String, String> labels = new HashMap<>();
         notes.newest(before.revisionId()).teardown().things().forEach(thing -> labels.put(thing.id(), thing.label()));
         notes.newest(revision.id()).teardown().things().forEach(thing -> labels.put(thing.id(), thing.label()));
@@ -215,26 +219,30 @@ public class CheckInService {
     }
 
     /** A promise that was not touched stands to the minute. */
-    private Optional<Instant> due(JobStore.Job before, CorrectionSaid said) {
-        return said.due().equals(before.dueAt().map(shop.now()::day))
-                ? before.dueAt()
+    private Optional<Instant> due(Job before, CorrectionSaid said) {
+        return said.due().equals(before.brought().dueAt().map(shop.now()::day))
+                ? before.brought().dueAt()
                 : said.due().map(shop.now()::endOf);
     }
 
-    private ArrivalDiff.Told told(JobStore.Job job, Arrival arrival) {
+    private ArrivalDiff.Told told(Job job, Arrival arrival) {
         return new ArrivalDiff.Told(
-                job.serial(), job.revision(), job.slot(), job.dueAt().map(shop.now()::day), arrival);
+                job.unit().serial(),
+                job.unit().revision(),
+                job.brought().slot(),
+                job.brought().dueAt().map(shop.now()::day),
+                arrival);
     }
 
-    private Arrival arrival(JobStore.Job job) {
+    private Arrival arrival(Job job) {
         List<Arrival.Missing> missing = arrivals.missing(job.id()).stream()
                 .map(thing -> new Arrival.Missing(thing.thing(), thing.count()))
                 .toList();
         return new Arrival(
-                job.complaint(),
+                job.brought().complaint(),
                 arrivals.symptoms(job.id()),
                 arrivals.marks(job.id()),
-                job.condition(),
+                job.brought().condition(),
                 missing,
                 arrivals.belongings(job.id()).stream()
                         .map(ArrivalStore.Belonging::name)

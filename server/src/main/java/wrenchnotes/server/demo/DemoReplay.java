@@ -18,6 +18,7 @@ import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.server.checkin.CheckInSaid;
 import wrenchnotes.server.checkin.CheckInService;
@@ -186,9 +187,9 @@ public class DemoReplay {
                             due(),
                             arrival));
             turn.taken(taken.jobId());
-            JobStore.Job row = jobs.job(turn.job());
+            Job row = jobs.job(turn.job());
             turn.shop.units().put(unit.number(), row.unitId());
-            row.owner().ifPresent(who -> turn.shop.owners().put(who.name(), who.id()));
+            row.brought().owner().ifPresent(who -> turn.shop.owners().put(who.name(), who.id()));
         }
 
         /** Each month's clear-out is a lot of its own. */

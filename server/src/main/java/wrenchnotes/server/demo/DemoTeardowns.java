@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Photo;
@@ -102,7 +103,7 @@ public class DemoTeardowns {
                 deck.off().pieces()));
         Optional<Long> seenOn = jobs.open().stream()
                 .filter(job -> job.revisionId() == revision)
-                .map(JobStore.Job::id)
+                .map(Job::id)
                 .findFirst();
         proposals.propose(by, revision, seenOn, six, "six on this one: one hides below the lever");
     }

@@ -28,10 +28,10 @@ import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.diagnosis.odds.Diagnosis;
 import wrenchnotes.core.diagnosis.odds.Known;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.Warranty;
 import wrenchnotes.server.bench.BenchStore;
 import wrenchnotes.server.job.ArrivalStore;
-import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.Nearness;
 
@@ -92,7 +92,7 @@ public class DiagnosisService {
     }
 
     /** A unit on the bench: its symptoms as the remedies left them, what was seen, tried and done. */
-    public Judged onBench(JobStore.Job job, Instant now) {
+    public Judged onBench(Job job, Instant now) {
         return judge(new Asked(
                 whereIs(job.revisionId()),
                 known(job.id()),
@@ -118,10 +118,10 @@ public class DiagnosisService {
         }
         Change.Now now = new Change.Now(present, absent);
         List<FindingStore.FindingRow> standing = findings.ofJob(job).stream()
-                .filter(row -> row.struckWhy().isEmpty())
+                .filter(FindingStore.FindingRow::stands)
                 .toList();
         for (FindingStore.FindingRow row : standing) {
-            now = now.after(row.changes());
+            now = now.after(row.done().changes());
         }
         return new Known(
                 now.present(),
@@ -130,8 +130,11 @@ public class DiagnosisService {
                         .map(look -> new Known.Look(look.component(), look.good(), look.means()))
                         .toList(),
                 standing.stream()
-                        .map(row ->
-                                new Known.Done(new FaultName(row.component(), row.wrong()), row.remedy(), row.failed()))
+                        .map(row -> new Known.Done(
+                                new FaultName(
+                                        row.fault().component(), row.fault().wrong()),
+                                row.done().remedy(),
+                                row.done().failed()))
                         .toList(),
                 evidence.tries(job).stream().map(EvidenceStore.TriesRow::grid).toList());
     }

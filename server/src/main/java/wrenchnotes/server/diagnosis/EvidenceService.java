@@ -9,6 +9,7 @@ import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Overruling;
 import wrenchnotes.core.diagnosis.odds.CrossedTries;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -63,9 +64,9 @@ public class EvidenceService {
     }
 
     public void look(By who, long jobId, long component, boolean good, Means means, String words) {
-        JobStore.Job job = jobs.job(jobId);
+        Job job = jobs.job(jobId);
         By by = job.entered(who);
-        ModelStore.ModelComponent one = models.components(job.modelId()).stream()
+        ModelStore.ModelComponent one = models.components(job.unit().modelId()).stream()
                 .filter(known -> known.id() == component)
                 .findFirst()
                 .orElseThrow(() -> new Invalid("componentId", "This model has no component " + component));
@@ -126,7 +127,7 @@ public class EvidenceService {
     /** What a remedy changed, said once it was tried; the last word stands. */
     public FindingStore.FindingRow after(By who, long id, boolean failed, List<Change.After> changes) {
         FindingStore.FindingRow before = findings.finding(id);
-        JobStore.Job job = jobs.job(before.jobId());
+        Job job = jobs.job(before.jobId());
         By by = job.entered(who);
         if (before.struckWhy().isPresent()) {
             throw new Invalid("finding", "This finding is struck: say it of the one that stands");
@@ -142,7 +143,7 @@ public class EvidenceService {
                         .map(after -> arrivals.symptomId(job.id(), after.symptom()))
                         .toList());
         FindingStore.FindingRow row = findings.finding(id);
-        String story = "After " + row.component() + ", " + row.wrong() + ": "
+        String story = "After " + row.fault().component() + ", " + row.fault().wrong() + ": "
                 + (failed ? "it changed nothing. " : "")
                 + changes.stream()
                         .map(after -> after.symptom() + " " + after.change().words())

@@ -5,6 +5,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -68,7 +69,7 @@ public class FindingService {
     }
 
     public FindingStore.FindingRow record(By who, long jobId, FaultSeen found) {
-        JobStore.Job job = jobs.job(jobId);
+        Job job = jobs.job(jobId);
         By by = job.entered(who);
         return write(by, job, found, Optional.empty());
     }
@@ -79,16 +80,21 @@ public class FindingService {
      */
     public FindingStore.FindingRow correct(By who, long id, String why, Optional<FaultSeen> instead) {
         FindingStore.FindingRow before = findings.finding(id);
-        JobStore.Job job = jobs.job(before.jobId());
+        Job job = jobs.job(before.jobId());
         By by = job.entered(who);
         if (before.struckWhy().isPresent()) {
             throw new Stale("This finding was corrected by somebody else meanwhile.", findings.ofJob(job.id()));
         }
         rights.mustBeOwn(by, before.by());
         findings.strike(by, id, Checked.text("why", why, 300));
-        before.part()
+        before.done()
+                .part()
                 .ifPresent(part -> drawers.putBack(
-                        by, before.partId().orElseThrow(), before.partCount(), job.id(), "struck: " + why));
+                        by,
+                        before.done().partId().orElseThrow(),
+                        before.done().partCount(),
+                        job.id(),
+                        "struck: " + why));
         if (instead.isPresent()) {
             return write(by, job, instead.get(), Optional.of(id));
         }
@@ -100,9 +106,9 @@ public class FindingService {
         return after;
     }
 
-    private FindingStore.FindingRow write(By by, JobStore.Job job, FaultSeen found, Optional<Long> corrects) {
+    private FindingStore.FindingRow write(By by, Job job, FaultSeen found, Optional<Long> corrects) {
         long component =
-                models.addComponent(by, job.modelId(), found.component()).id();
+                models.addComponent(by, job.unit().modelId(), found.component()).id();
         Optional<DrawerService.Taken> taken = found.part().map(part -> take(by, part, found, job));
         long id = findings.add(
                 by,
@@ -126,7 +132,7 @@ public class FindingService {
         return row;
     }
 
-    private DrawerService.Taken take(By by, long part, FaultSeen found, JobStore.Job job) {
+    private DrawerService.Taken take(By by, long part, FaultSeen found, Job job) {
         try {
             return drawers.take(by, part, found.partCount(), job.id(), found.component() + ", " + found.wrong());
         } catch (NotFound e) {

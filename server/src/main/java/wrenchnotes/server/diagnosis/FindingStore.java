@@ -11,48 +11,66 @@ import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
-import wrenchnotes.server.job.JobStore;
 
 /** Findings; a corrected one is struck and stays. */
 @Component
 public class FindingStore {
 
     /**
-     * @param earlierJob the last earlier stay of this unit in which this component was a fault: this one is a comeback
+     * What was wrong.
+     *
      * @param proof what proved it; empty if nobody said
-     * @param failed whether the remedy changed nothing
-     * @param changes which symptoms went, stayed or came with the remedy
-     * @param struckWhy why it was struck; empty if it stands
+     * @param earlierJob the last earlier stay of this unit in which this component was a fault: this one is a comeback
      */
-    public record FindingRow(
-            long id,
-            long jobId,
+    public record FaultFound(
             long componentId,
             String component,
             String wrong,
+            Optional<Means> proof,
+            Optional<Cause> cause,
+            boolean causeConfirmed,
+            Optional<Long> earlierJob) {}
+
+    /**
+     * What was done about it.
+     *
+     * @param failed whether the remedy changed nothing
+     * @param changes which symptoms went, stayed or came with the remedy
+     */
+    public record RemedyDone(
             Remedy remedy,
             Optional<Long> partId,
             Optional<String> part,
             int partCount,
             long costMinor,
+            boolean failed,
+            List<Change.After> changes) {}
+
+    /** @param struckWhy why it was struck; empty if it stands */
+    public record FindingRow(
+            long id,
+            long jobId,
+            FaultFound fault,
+            RemedyDone done,
             String remark,
             Instant at,
             String by,
-            Optional<Long> earlierJob,
-            Optional<Means> proof,
-            Optional<Cause> cause,
-            boolean causeConfirmed,
-            boolean failed,
-            List<Change.After> changes,
             Optional<String> struckWhy) {
 
         String words() {
-            return component + ", " + wrong + ": "
-                    + remedy.words()
-                    + part.map(name -> " (" + partCount + " × " + name + ")").orElse("");
+            return fault.component + ", " + fault.wrong + ": "
+                    + done.remedy.words()
+                    + done.part
+                            .map(name -> " (" + done.partCount + " × " + name + ")")
+                            .orElse("");
+        }
+
+        public boolean stands() {
+            return struckWhy.isEmpty();
         }
     }
 
@@ -121,27 +139,29 @@ public class FindingStore {
         return new FindingRow(
                 row.getLong("id"),
                 row.getLong("job_id"),
-                row.getLong("component_id"),
-                row.getString("component"),
-                row.getString("wrong"),
-                Remedy.valueOf(row.getString("remedy")),
-                Sql.id(row, "part_id"),
-                Optional.ofNullable(row.getString("part")),
-                row.getInt("part_count"),
-                row.getLong("cost_minor"),
+                new FaultFound(
+                        row.getLong("component_id"),
+                        row.getString("component"),
+                        row.getString("wrong"),
+                        Optional.ofNullable(row.getString("proof")).map(Means::valueOf),
+                        Optional.ofNullable(row.getString("cause")).map(Cause::valueOf),
+                        row.getBoolean("cause_confirmed"),
+                        Sql.id(row, "earlier_job")),
+                new RemedyDone(
+                        Remedy.valueOf(row.getString("remedy")),
+                        Sql.id(row, "part_id"),
+                        Optional.ofNullable(row.getString("part")),
+                        row.getInt("part_count"),
+                        row.getLong("cost_minor"),
+                        row.getBoolean("failed"),
+                        json.readValue(row.getString("changes"), CHANGES)),
                 row.getString("remark"),
                 Sql.instant(row, "at"),
                 row.getString("by"),
-                Sql.id(row, "earlier_job"),
-                Optional.ofNullable(row.getString("proof")).map(Means::valueOf),
-                Optional.ofNullable(row.getString("cause")).map(Cause::valueOf),
-                row.getBoolean("cause_confirmed"),
-                row.getBoolean("failed"),
-                json.readValue(row.getString("changes"), CHANGES),
                 Optional.ofNullable(row.getString("struck_why")));
     }
 
-    long add(By by, JobStore.Job job, NewFinding finding) {
+    long add(By by, Job job, NewFinding finding) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO finding (job_id, unit_id, revision_id, component_id, fault_id, remedy,
                                                      part_id, part_count, cost_minor, remark, proof, cause, cause_confirmed, moment, at, by,

@@ -13,6 +13,7 @@ import wrenchnotes.core.gauge.GaugeAsked;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
 import wrenchnotes.core.gauge.Measurement;
 import wrenchnotes.core.gauge.Reading;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.server.diagnosis.FindingStore;
@@ -126,9 +127,9 @@ public class MeasurementService {
     List<String> stages(long job) {
         List<String> stages = new ArrayList<>(List.of("before"));
         findings.ofJob(job).stream()
-                .filter(finding -> finding.struckWhy().isEmpty())
-                .map(finding ->
-                        "after " + finding.component() + " " + finding.remedy().words())
+                .filter(FindingStore.FindingRow::stands)
+                .map(finding -> "after " + finding.fault().component() + " "
+                        + finding.done().remedy().words())
                 .filter(stage -> !stages.contains(stage))
                 .forEach(stages::add);
         return stages;
@@ -136,7 +137,7 @@ public class MeasurementService {
 
     /** What stands in the job, by gauge and place, each beside the good unit if there is one. */
     Map<GaugeAndPlace, BesideTable> beside(long job) {
-        JobStore.Job row = jobs.job(job);
+        Job row = jobs.job(job);
         List<MeasurementRow> standing = standing(job);
         Map<GaugeAndPlace, BesideTable> tables = new LinkedHashMap<>();
         for (MeasurementRow one : standing) {
@@ -169,7 +170,7 @@ public class MeasurementService {
     }
 
     private List<BesideColumn> columns(
-            JobStore.Job job, List<MeasurementRow> standing, GaugeAndPlace key, Optional<BesideColumn> now) {
+            Job job, List<MeasurementRow> standing, GaugeAndPlace key, Optional<BesideColumn> now) {
         List<BesideColumn> columns = new ArrayList<>();
         standing.stream()
                 .filter(row -> key.has(row) && row.goodUnit())

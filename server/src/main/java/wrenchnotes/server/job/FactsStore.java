@@ -20,6 +20,7 @@ import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
@@ -108,12 +109,12 @@ public class FactsStore {
         this.jdbc = jdbc;
     }
 
-    public JobFacts of(JobStore.Job job) {
+    public JobFacts of(Job job) {
         return of(List.of(job)).get(job.id());
     }
 
     /** The facts of each of these jobs, by id. */
-    public Map<Long, JobFacts> of(Collection<JobStore.Job> jobs) {
+    public Map<Long, JobFacts> of(Collection<Job> jobs) {
         Gathered gathered = new Gathered();
         String ids = jobs.stream().map(job -> Long.toString(job.id())).collect(Collectors.joining(",", "[", "]"));
         each(STEPS, ids, row -> {
@@ -168,7 +169,7 @@ public class FactsStore {
                         new OutcomeGiven(
                                 Outcome.valueOf(row.getString("outcome")), row.getString("remark"), Sql.moment(row))));
         each(FINDINGS, ids, row -> gathered.findings.put(row.getLong("job_id"), row.getInt("n")));
-        return jobs.stream().collect(Collectors.toMap(JobStore.Job::id, gathered::facts));
+        return jobs.stream().collect(Collectors.toMap(Job::id, gathered::facts));
     }
 
     private void each(String sql, String ids, RowCallbackHandler row) {
@@ -198,11 +199,11 @@ public class FactsStore {
         final Map<Long, OutcomeGiven> outcomes = new HashMap<>();
         final Map<Long, Integer> findings = new HashMap<>();
 
-        JobFacts facts(JobStore.Job job) {
+        JobFacts facts(Job job) {
             long id = job.id();
             return new JobFacts(
-                    job.checkedInAt(),
-                    job.dueAt(),
+                    job.brought().checkedInAt(),
+                    job.brought().dueAt(),
                     holds.getOrDefault(id, List.of()),
                     tallies.getOrDefault(id, Tally.NONE),
                     openSteps.getOrDefault(id, 0),

@@ -8,9 +8,9 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Kind;
-import wrenchnotes.core.unit.Refused;
 import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
@@ -18,95 +18,6 @@ import wrenchnotes.server.ground.Sql;
 /** The jobs themselves. */
 @Component
 public class JobStore {
-
-    /**
-     * @param openedWith id of the notes it was opened with; empty if it never was opened
-     * @param lastAt the date of its last entry; empty in lists, where nothing is written
-     */
-    public record Job(
-            long id,
-            long unitId,
-            String tag,
-            String serial,
-            long modelId,
-            String model,
-            Kind kind,
-            long revisionId,
-            String revision,
-            Ownership ownership,
-            Optional<Owner> owner,
-            Optional<String> slot,
-            String complaint,
-            String condition,
-            Instant checkedInAt,
-            String checkedInBy,
-            Optional<Instant> dueAt,
-            Optional<Instant> handedOverAt,
-            Optional<Long> openedWith,
-            long version,
-            long benchVersion,
-            Optional<Instant> lastAt) {
-
-        /** The same job, going by these notes. */
-        public Job openedWith(long notes) {
-            return with(Optional.of(notes), benchVersion, lastAt);
-        }
-
-        /** The same job after one more press on its bench. */
-        public Job pressed(By by) {
-            return with(openedWith, benchVersion + 1, Optional.of(by.at()));
-        }
-
-        private Job with(Optional<Long> notes, long bench, Optional<Instant> last) {
-            return new Job(
-                    id,
-                    unitId,
-                    tag,
-                    serial,
-                    modelId,
-                    model,
-                    kind,
-                    revisionId,
-                    revision,
-                    ownership,
-                    owner,
-                    slot,
-                    complaint,
-                    condition,
-                    checkedInAt,
-                    checkedInBy,
-                    dueAt,
-                    handedOverAt,
-                    notes,
-                    version,
-                    bench,
-                    last);
-        }
-
-        /** @throws Refused if the unit has left: its record stands as it is */
-        public void mustBeHere() {
-            if (handedOverAt.isPresent()) {
-                throw Refused.because(tag + " has been handed over. If it came back, check it in again.");
-            }
-        }
-
-        /**
-         * Whoever writes on this job now, dated no earlier than its last entry.
-         *
-         * @throws Refused if the unit has left
-         */
-        public By entered(By by) {
-            mustBeHere();
-            return dated(by);
-        }
-
-        /** Whoever writes on this job, dated no earlier than its last entry. */
-        public By dated(By by) {
-            return by.notBefore(lastAt.orElseThrow());
-        }
-    }
-
-    public record Owner(long id, String name, String contact) {}
 
     private static final String LAST_AT = """
             COALESCE((SELECT at FROM journal WHERE journal.job_id = job.id ORDER BY journal.id DESC LIMIT 1), checked_in_at)
@@ -206,26 +117,28 @@ public class JobStore {
 
     private static Job job(ResultSet row) throws SQLException {
         Optional<Long> owner = Sql.id(row, "owner_id");
+        String name = row.getString("owner");
+        String contact = row.getString("contact");
         return new Job(
                 row.getLong("id"),
-                row.getLong("unit_id"),
-                Tag.of(row.getInt("tag")).text(),
-                row.getString("serial"),
-                row.getLong("model_id"),
-                row.getString("model"),
-                Kind.valueOf(row.getString("kind")),
-                row.getLong("revision_id"),
-                row.getString("revision"),
-                Ownership.valueOf(row.getString("ownership")),
-                owner.isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(new Owner(owner.get(), row.getString("owner"), row.getString("contact"))),
-                Optional.ofNullable(row.getString("slot")),
-                row.getString("complaint"),
-                row.getString("condition_words"),
-                Sql.instant(row, "checked_in_at"),
-                row.getString("checked_in_by"),
-                Sql.when(row, "due_at"),
+                new Job.UnitHere(
+                        row.getLong("unit_id"),
+                        Tag.of(row.getInt("tag")).text(),
+                        row.getString("serial"),
+                        row.getLong("model_id"),
+                        row.getString("model"),
+                        Kind.valueOf(row.getString("kind")),
+                        row.getLong("revision_id"),
+                        row.getString("revision")),
+                new Job.Brought(
+                        Ownership.valueOf(row.getString("ownership")),
+                        owner.map(id -> new Job.Owner(id, name, contact)),
+                        Optional.ofNullable(row.getString("slot")),
+                        row.getString("complaint"),
+                        row.getString("condition_words"),
+                        Sql.instant(row, "checked_in_at"),
+                        row.getString("checked_in_by"),
+                        Sql.when(row, "due_at")),
                 Sql.when(row, "handed_over_at"),
                 Sql.id(row, "teardown_id"),
                 row.getLong("version"),

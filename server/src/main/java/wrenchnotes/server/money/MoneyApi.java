@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.checkin.LotStore;
@@ -27,6 +28,7 @@ import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.job.JobView;
 
 /** What a job costs and is worth; what becomes of units to be sold. */
 @RestController
@@ -69,7 +71,7 @@ public class MoneyApi {
 
     /** @param likeliest the first of the odds; empty if nothing is likely */
     public record UnitOfLot(
-            JobStore.Job job,
+            JobView job,
             Set<ArrivalMark> marks,
             List<String> symptoms,
             Optional<UnitOdds.LikelyFault> likeliest,
@@ -82,7 +84,7 @@ public class MoneyApi {
         return snapshot.read(() -> ofJob(jobs.job(job), Optional.ofNullable(expected)));
     }
 
-    private WorthService.Money ofJob(JobStore.Job job, Optional<Long> expected) {
+    private WorthService.Money ofJob(Job job, Optional<Long> expected) {
         return service.ofJob(job, diagnosis.onBench(job, clock.instant()), expected);
     }
 
@@ -90,7 +92,7 @@ public class MoneyApi {
     @ResponseStatus(HttpStatus.CREATED)
     WorthService.Money decide(@PathVariable long job, @Valid @RequestBody TriageSaid said, Pen pen) {
         pen.once(said, by -> {
-            JobStore.Job row = jobs.job(job);
+            Job row = jobs.job(job);
             service.decide(by, row, said.way(), said.why(), diagnosis.onBench(row, by.at()), said.expectedMinor());
         });
         return ofJob(job, said.expectedMinor().orElse(null));
@@ -110,10 +112,10 @@ public class MoneyApi {
     }
 
     private UnitOfLot unit(long id) {
-        JobStore.Job job = jobs.job(id);
+        Job job = jobs.job(id);
         DiagnosisService.Judged judged = diagnosis.onBench(job, clock.instant());
         return new UnitOfLot(
-                job,
+                JobView.of(job),
                 arrivals.marks(id),
                 arrivals.symptoms(id).stream()
                         .filter(symptom -> symptom.present())

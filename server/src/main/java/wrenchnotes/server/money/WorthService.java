@@ -8,6 +8,7 @@ import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.LikeSale;
 import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.money.Estimate;
 import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.money.Worth;
@@ -100,7 +101,7 @@ public class WorthService {
     }
 
     /** @param expected what a person thinks it will fetch */
-    public Money ofJob(JobStore.Job job, DiagnosisService.Judged judged, Optional<Long> expected) {
+    public Money ofJob(Job job, DiagnosisService.Judged judged, Optional<Long> expected) {
         Estimate estimate = estimate(judged);
         Optional<Long> paid = money.paid(job.id());
         Optional<Worth> worth = job.ownership() == Ownership.RESALE
@@ -117,12 +118,9 @@ public class WorthService {
     }
 
     private Worth worth(
-            JobStore.Job job,
-            DiagnosisService.Judged judged,
-            Estimate estimate,
-            Optional<Long> expected,
-            Optional<Long> paid) {
-        Where where = new Where(job.revisionId(), job.modelId(), job.kind());
+            Job job, DiagnosisService.Judged judged, Estimate estimate, Optional<Long> expected, Optional<Long> paid) {
+        Where where =
+                new Where(job.revisionId(), job.unit().modelId(), job.unit().kind());
         return Worth.of(sales(where), expected, judged.success(), estimate, paid);
     }
 
@@ -159,8 +157,7 @@ public class WorthService {
                 .toList();
     }
 
-    void decide(
-            By who, JobStore.Job job, Triage way, String why, DiagnosisService.Judged judged, Optional<Long> expected) {
+    void decide(By who, Job job, Triage way, String why, DiagnosisService.Judged judged, Optional<Long> expected) {
         By by = job.entered(who);
         if (job.ownership() != Ownership.RESALE) {
             throw Refused.because(job.tag() + " is a customer's: what becomes of it is for its owner to say.");
@@ -182,7 +179,7 @@ public class WorthService {
 
     /** A unit may be sold long after it left the bench. */
     public void sold(By who, long id, long minor) {
-        JobStore.Job job = jobs.job(id);
+        Job job = jobs.job(id);
         By by = job.dated(who);
         if (job.ownership() != Ownership.RESALE) {
             throw Refused.because(job.tag() + " is a customer's: it is not for sale.");

@@ -17,6 +17,7 @@ import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.job.JobView;
 
 /** Outcome and handover of a job. */
 @RestController
@@ -52,8 +53,12 @@ public class OutcomeApi {
 
     @PostMapping("/handover")
     @May(Act.HAND_OVER)
-    JobStore.Job handOver(@PathVariable long job, @Valid @RequestBody(required = false) HandoverSaid said, Pen pen) {
+    JobView handOver(@PathVariable long job, @Valid @RequestBody(required = false) HandoverSaid said, Pen pen) {
         List<GoesBack> belongings = said == null || said.belongings() == null ? List.of() : said.belongings();
-        return pen.once(belongings, by -> service.handOver(by, job, belongings), JobStore.Job::id, jobs::job);
+        return pen.once(
+                belongings,
+                by -> JobView.of(service.handOver(by, job, belongings)),
+                JobView::id,
+                id -> JobView.of(jobs.job(id)));
     }
 }

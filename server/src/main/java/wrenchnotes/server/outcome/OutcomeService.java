@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.GoesBack;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.By;
@@ -47,8 +48,8 @@ public class OutcomeService {
      *
      * @param belongings for each thing that came with it, whether it goes back
      */
-    public JobStore.Job handOver(By who, long id, List<GoesBack> belongings) {
-        JobStore.Job job = jobs.job(id);
+    public Job handOver(By who, long id, List<GoesBack> belongings) {
+        Job job = jobs.job(id);
         By by = job.entered(who);
         List<String> reasons = new ArrayList<>(facts.of(job).inTheWayOfHandover());
         List<String> came = arrivals.belongings(id).stream()
@@ -60,7 +61,10 @@ public class OutcomeService {
         }
         belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
         jobs.handOver(by, id);
-        String to = job.owner().map(owner -> " to " + Journal.owner(owner.id())).orElse(" to the resale shelf");
+        String to = job.brought()
+                .owner()
+                .map(owner -> " to " + Journal.owner(owner.id()))
+                .orElse(" to the resale shelf");
         journal.write(by, Journal.Entry.ofJob(id, "job", id, "Handed over" + to + with(belongings), belongings));
         return jobs.job(id);
     }

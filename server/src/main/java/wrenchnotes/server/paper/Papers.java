@@ -4,6 +4,7 @@ import java.util.Locale;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.JobStore;
 
@@ -40,7 +41,7 @@ public class Papers {
 
     Drawn drawn(long job, Paper paper) {
         return snapshot.read(() -> {
-            JobStore.Job row = jobs.job(job);
+            Job row = jobs.job(job);
             return new Drawn(
                     row.tag() + "-" + job + "-" + paper.name().toLowerCase(Locale.ROOT),
                     paper == Paper.SLIP ? slips.slip(row) : slips.tag(row));

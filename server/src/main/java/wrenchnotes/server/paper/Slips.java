@@ -26,8 +26,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.server.job.ArrivalStore;
-import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.shop.TheShop;
 
 /** The two papers of check-in: the slip that the owner takes home, and the tag that stays on the unit. */
@@ -51,24 +51,28 @@ class Slips {
     }
 
     /** A5: whose, what, what it does, in what state, what came with it, until when. */
-    byte[] slip(JobStore.Job job) {
+    byte[] slip(Job job) {
         return page(new Rectangle(PageSize.A5), 14 * MM, (document, writer) -> {
             PdfPTable head = new PdfPTable(new float[] {3, 1});
             head.setWidthPercentage(100);
             PdfPCell title = bare(new Phrase(job.tag(), TITLE));
             title.addElement(new Paragraph(job.tag(), TITLE));
-            title.addElement(new Paragraph(job.model() + ", revision " + job.revision(), STRONG));
-            title.addElement(new Paragraph("Taken in " + day(job.checkedInAt()) + " by " + job.checkedInBy(), NORMAL));
+            title.addElement(new Paragraph(
+                    job.unit().model() + ", revision " + job.unit().revision(), STRONG));
+            title.addElement(new Paragraph(
+                    "Taken in " + day(job.brought().checkedInAt()) + " by "
+                            + job.brought().checkedInBy(),
+                    NORMAL));
             head.addCell(title);
             head.addCell(bare(code(writer, job.tag(), 26 * MM)));
             document.add(head);
             line(
                     document,
                     "Owner",
-                    job.owner().map(JobStore.Owner::name).orElse(shop.now().name() + ", to be sold"));
-            line(document, "Serial", job.serial());
+                    job.brought().owner().map(Job.Owner::name).orElse(shop.now().name() + ", to be sold"));
+            line(document, "Serial", job.unit().serial());
             line(document, "It does", symptoms(job.id()));
-            line(document, "In your words", job.complaint());
+            line(document, "In your words", job.brought().complaint());
             line(document, "Its state", state(job));
             line(
                     document,
@@ -76,7 +80,7 @@ class Slips {
                     arrivals.belongings(job.id()).stream()
                             .map(ArrivalStore.Belonging::name)
                             .collect(Collectors.joining("; ")));
-            line(document, "Promised for", job.dueAt().map(this::day).orElse("no day yet"));
+            line(document, "Promised for", job.brought().dueAt().map(this::day).orElse("no day yet"));
             Paragraph foot = new Paragraph(shop.now().terms(), NORMAL);
             foot.setSpacingBefore(10);
             document.add(foot);
@@ -84,16 +88,17 @@ class Slips {
     }
 
     /** 70 × 30 mm: the tag, as letters and as a code that a scanner types. */
-    byte[] tag(JobStore.Job job) {
+    byte[] tag(Job job) {
         return page(new Rectangle(TAG_WIDTH, TAG_HEIGHT), 2 * MM, (document, writer) -> {
             PdfPTable tag = new PdfPTable(new float[] {26, 40});
             tag.setWidthPercentage(100);
             tag.addCell(bare(code(writer, job.tag(), 24 * MM)));
             PdfPCell words = bare(new Phrase(""));
             words.addElement(new Paragraph(job.tag(), new Font(Font.COURIER, 17, Font.BOLD)));
-            words.addElement(new Paragraph(job.model() + " " + job.revision(), new Font(Font.HELVETICA, 7.5f)));
+            words.addElement(
+                    new Paragraph(job.unit().model() + " " + job.unit().revision(), new Font(Font.HELVETICA, 7.5f)));
             words.addElement(new Paragraph(
-                    job.owner().map(JobStore.Owner::name).orElse("to be sold"), new Font(Font.HELVETICA, 7.5f)));
+                    job.brought().owner().map(Job.Owner::name).orElse("to be sold"), new Font(Font.HELVETICA, 7.5f)));
             tag.addCell(words);
             document.add(tag);
         });
@@ -106,7 +111,7 @@ class Slips {
                 .collect(Collectors.joining("; "));
     }
 
-    private String state(JobStore.Job job) {
+    private String state(Job job) {
         var places = arrivals.places(job.id());
         String marks = arrivals.marks(job.id()).stream()
                 .sorted()
@@ -115,7 +120,7 @@ class Slips {
         String missing = arrivals.missing(job.id()).stream()
                 .map(thing -> thing.count() + " × " + thing.label() + " missing")
                 .collect(Collectors.joining("; "));
-        return List.of(marks, missing, job.condition()).stream()
+        return List.of(marks, missing, job.brought().condition()).stream()
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining("; "));
     }

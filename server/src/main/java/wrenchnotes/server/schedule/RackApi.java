@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.core.schedule.Pickup;
@@ -70,8 +71,7 @@ public class RackApi {
     Rack rack() {
         return snapshot.read(() -> {
             Instant now = clock.instant();
-            Map<Long, JobStore.Job> open =
-                    jobs.open().stream().collect(Collectors.toMap(JobStore.Job::id, Function.identity()));
+            Map<Long, Job> open = jobs.open().stream().collect(Collectors.toMap(Job::id, Function.identity()));
             Map<Long, JobFacts> known = facts.of(open.values());
             Map<Long, String> noticed = slots.noticed().stream()
                     .collect(Collectors.toMap(SlotStore.Noticed::job, SlotStore.Noticed::words));
@@ -99,22 +99,22 @@ public class RackApi {
         });
     }
 
-    private static RackRow row(JobStore.Job job, JobFacts facts, Pickup pickup, String noticed, Instant now) {
+    private static RackRow row(Job job, JobFacts facts, Pickup pickup, String noticed, Instant now) {
         return new RackRow(
                 job.id(),
                 job.tag(),
-                job.model(),
-                job.revision(),
-                job.kind(),
-                job.owner().map(JobStore.Owner::name),
-                noticed.isEmpty() ? job.complaint() : noticed,
+                job.unit().model(),
+                job.unit().revision(),
+                job.unit().kind(),
+                job.brought().owner().map(Job.Owner::name),
+                noticed.isEmpty() ? job.brought().complaint() : noticed,
                 pickup.status(),
                 !facts.closed(),
                 facts.standsForNow().isPresent(),
                 pickup.turn(),
                 pickup.reason(),
-                job.slot(),
-                job.dueAt(),
+                job.brought().slot(),
+                job.brought().dueAt(),
                 facts.holds().stream()
                         .filter(hold -> hold.activeAt(now))
                         .map(Hold::from)

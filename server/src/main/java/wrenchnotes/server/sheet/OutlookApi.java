@@ -1,18 +1,19 @@
 package wrenchnotes.server.sheet;
 
 import java.time.Clock;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.diagnosis.Cause;
-import wrenchnotes.core.teardown.Overview;
-import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.diagnosis.advice.BeforeWork;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.server.diagnosis.DiagnosisService;
 import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.diagnosis.UnitOdds;
@@ -58,22 +59,12 @@ public class OutlookApi {
         this.clock = clock;
     }
 
-    /** @param componentId to be looked at after a fall or liquid; @param words what to look for; empty if nobody wrote it */
-    public record LookFirst(long componentId, String component, String words) {}
-
-    /** @param component what to mind of it */
-    public record MindPoint(String component, String words) {}
-
-    /**
-     * @param lookFirst after a fall or liquid, before anything is swapped; empty if nothing points to one
-     * @param mind the watch points of the notes
-     * @param cautions of what is seen of its state, then of the notes' steps, each once
-     */
+    /** What is likely, what it comes to, and what to mind: as {@link BeforeWork} says. */
     public record Outlook(
             UnitOdds odds,
             WorthService.Money money,
-            List<LookFirst> lookFirst,
-            List<MindPoint> mind,
+            List<BeforeWork.LookFirst> lookFirst,
+            List<BeforeWork.MindPoint> mind,
             List<String> cautions) {}
 
     /**
@@ -106,26 +97,22 @@ public class OutlookApi {
                             Optional.ofNullable(paid)),
                     revision,
                     orNone(marks),
-                    shaken(orNone(marks)));
+                    List.of());
         });
     }
 
     @GetMapping("/api/jobs/{job}/outlook")
     Outlook onBench(@PathVariable long job) {
         return snapshot.read(() -> {
-            JobStore.Job row = jobs.job(job);
+            Job row = jobs.job(job);
             DiagnosisService.Judged judged = diagnosis.onBench(row, clock.instant());
-            boolean fell = shaken(arrivals.marks(job))
-                    || findings.ofJob(job).stream()
-                            .anyMatch(finding -> finding.struckWhy().isEmpty()
-                                    && finding.cause().filter(Cause::shakes).isPresent());
+            List<Cause> causes = findings.ofJob(job).stream()
+                    .filter(FindingStore.FindingRow::stands)
+                    .flatMap(finding -> finding.fault().cause().stream())
+                    .toList();
             return outlook(
-                    judged, worth.ofJob(row, judged, Optional.empty()), row.revisionId(), arrivals.marks(job), fell);
+                    judged, worth.ofJob(row, judged, Optional.empty()), row.revisionId(), arrivals.marks(job), causes);
         });
-    }
-
-    private static boolean shaken(Set<ArrivalMark> marks) {
-        return marks.stream().anyMatch(ArrivalMark::shakes);
     }
 
     private static <T> Set<T> orNone(Set<T> said) {
@@ -137,42 +124,11 @@ public class OutlookApi {
             WorthService.Money money,
             long revision,
             Set<ArrivalMark> marks,
-            boolean shaken) {
-        NotesStore.Version version = notes.newest(revision);
-        List<ModelStore.ModelComponent> components =
-                models.components(models.revision(revision).modelId());
-        return new Outlook(
-                judged.odds(),
-                money,
-                shaken ? lookFirst(version.teardown().overview(), components) : List.of(),
-                version.teardown().overview().watch().stream()
-                        .map(watch -> new MindPoint(name(watch.component(), components), watch.words()))
-                        .toList(),
-                Stream.concat(
-                                marks.stream().sorted().flatMap(mark -> mark.caution().stream()),
-                                version.teardown().steps().stream()
-                                        .map(Step::caution)
-                                        .filter(caution -> !caution.isEmpty()))
-                        .distinct()
-                        .toList());
-    }
-
-    /** The shop's list for this revision; while nobody has written one, everything there is. */
-    private static List<LookFirst> lookFirst(Overview overview, List<ModelStore.ModelComponent> components) {
-        return overview.lookOver().isEmpty()
-                ? components.stream()
-                        .map(component -> new LookFirst(component.id(), component.name(), ""))
-                        .toList()
-                : overview.lookOver().stream()
-                        .map(look -> new LookFirst(look.component(), name(look.component(), components), look.words()))
-                        .toList();
-    }
-
-    private static String name(long id, List<ModelStore.ModelComponent> components) {
-        return components.stream()
-                .filter(component -> component.id() == id)
-                .map(ModelStore.ModelComponent::name)
-                .findFirst()
-                .orElse("");
+            List<Cause> causes) {
+        Map<Long, String> components = new LinkedHashMap<>();
+        models.components(models.revision(revision).modelId())
+                .forEach(component -> components.put(component.id(), component.name()));
+        BeforeWork before = BeforeWork.of(notes.newest(revision).teardown(), components, marks, causes);
+        return new Outlook(judged.odds(), money, before.lookFirst(), before.mind(), before.cautions());
     }
 }

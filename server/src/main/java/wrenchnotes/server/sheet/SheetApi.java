@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.server.check.CheckStore;
@@ -20,6 +21,7 @@ import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.HoldStore;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.job.JobView;
 import wrenchnotes.server.job.StoryStore;
 import wrenchnotes.server.outcome.OutcomeStore;
 
@@ -73,7 +75,7 @@ public class SheetApi {
      * @param storyIsLonger whether older lines were left out
      */
     public record JobSheet(
-            JobStore.Job job,
+            JobView job,
             Status status,
             List<String> inTheWay,
             Tally tally,
@@ -100,14 +102,14 @@ public class SheetApi {
         return snapshot.read(() -> gather(jobs.job(id)));
     }
 
-    private JobSheet gather(JobStore.Job job) {
+    private JobSheet gather(Job job) {
         long id = job.id();
         Instant now = clock.instant();
         JobFacts known = facts.of(job);
         List<FindingStore.FindingRow> found = findings.ofJob(id);
         List<StoryStore.Line> story = stories.story(id, STORY_LINES + 1);
         return new JobSheet(
-                job,
+                JobView.of(job),
                 Status.of(known, now),
                 known.inTheWayOfHandover(),
                 known.tally(),
@@ -127,8 +129,8 @@ public class SheetApi {
                 checks.ofJob(id),
                 outcomes.ofJob(id),
                 found.stream()
-                        .filter(finding -> finding.struckWhy().isEmpty())
-                        .mapToLong(FindingStore.FindingRow::costMinor)
+                        .filter(FindingStore.FindingRow::stands)
+                        .mapToLong(finding -> finding.done().costMinor())
                         .sum(),
                 jobs.otherStays(job),
                 story.stream().limit(STORY_LINES).toList(),

@@ -81,8 +81,8 @@ class CounterIT {
         JsonNode sheet = mendedLately();
         page.navigate("/checkin");
         page.getByLabel("Tag or serial, typed or scanned")
-                .fill(sheet.get("job").get("tag").asString());
-        window.says(sheet.get("job").get("tag").asString() + " was here");
+                .fill(sheet.get("job").get("unit").get("tag").asString());
+        window.says(sheet.get("job").get("unit").get("tag").asString() + " was here");
         String symptom = sheet.get("symptoms").get(0).get("name").asString();
         page.getByLabel("Another symptom").fill(symptom);
         page.getByLabel("Another symptom").press("Enter");

@@ -199,9 +199,9 @@ class ClosedBookTest {
                     .map(Comeback.AtFault::job);
             comebacks += expected.isPresent() ? 1 : 0;
             assertThat(findings.ofJob(one.job()))
-                    .filteredOn(row -> row.struckWhy().isEmpty() && row.componentId() == one.component())
+                    .filteredOn(row -> row.struckWhy().isEmpty() && row.fault().componentId() == one.component())
                     .isNotEmpty()
-                    .allSatisfy(row -> assertThat(row.earlierJob()).isEqualTo(expected));
+                    .allSatisfy(row -> assertThat(row.fault().earlierJob()).isEqualTo(expected));
         }
         assertThat(comebacks).isGreaterThan(50);
     }

@@ -1,0 +1,27 @@
+package wrenchnotes.server.job;
+
+import java.time.Instant;
+import java.util.Optional;
+import wrenchnotes.core.job.Job;
+
+/** A job as it is sent: all that a screen shows of it. */
+public record JobView(
+        long id,
+        Job.UnitHere unit,
+        Job.Brought brought,
+        Optional<Instant> handedOverAt,
+        Optional<Long> openedWith,
+        long version,
+        long benchVersion) {
+
+    public static JobView of(Job job) {
+        return new JobView(
+                job.id(),
+                job.unit(),
+                job.brought(),
+                job.handedOverAt(),
+                job.openedWith(),
+                job.version(),
+                job.benchVersion());
+    }
+}

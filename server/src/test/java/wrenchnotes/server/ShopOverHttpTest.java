@@ -47,6 +47,7 @@ class ShopOverHttpTest {
                 .isEqualTo(412);
         assertThat(set("zone", "Europe/Nowhere").field()).isEqualTo("zone");
         assertThat(set("currency", "QQQ").field()).isEqualTo("currency");
+        assertThat(set("currency", "XAU").field()).as("gold has no minor units").isEqualTo("currency");
         assertThat(set("open", Map.of("days", Map.of("MONDAY", Map.of("from", "18:00", "to", "09:00"))))
                         .status())
                 .isEqualTo(400);
@@ -63,8 +64,12 @@ class ShopOverHttpTest {
         Map<String, Object> coming = shop.coming();
         coming.put("due", "2031-03-07");
         long friday = SmallShop.taken(lead.post("/api/jobs", coming));
-        assertThat(Instant.parse(
-                        shop.sheet(friday).body().get("job").get("dueAt").asString()))
+        assertThat(Instant.parse(shop.sheet(friday)
+                        .body()
+                        .get("job")
+                        .get("brought")
+                        .get("dueAt")
+                        .asString()))
                 .isEqualTo("2031-03-07T02:30:00Z");
         lead.bench(friday, "start", body("targets", List.of(), "off", true, "missing", List.of(), "words", ""));
         assertThat(lead.bench(friday, "left-off", body("since", "2026-01-31T23:30:00Z"))
@@ -102,12 +107,13 @@ class ShopOverHttpTest {
         Map<String, Object> coming = shop.coming();
         coming.put("slot", "F1");
         long job = SmallShop.taken(lead.post("/api/jobs", coming));
-        String tag = shop.sheet(job).body().get("job").get("tag").asString();
+        String tag = shop.sheet(job).body().get("job").get("unit").get("tag").asString();
         assertThat(lead.delete("/api/shop/slots/F1").detail()).contains(tag + " stands in F1");
         assertThat(lead.send("PUT", "/api/shop/slots/F1", Map.of(), body("name", "G1"))
                         .status())
                 .isEqualTo(200);
-        assertThat(shop.sheet(job).body().get("job").get("slot").asString()).isEqualTo("G1");
+        assertThat(shop.sheet(job).body().get("job").get("brought").get("slot").asString())
+                .isEqualTo("G1");
         assertThat(lead.delete("/api/shop/slots/A6").status()).isEqualTo(200);
         assertThat(lead.get("/api/checkin").body().get("freeSlots").toString()).doesNotContain("A6", "F1");
         assertThat(lead.post("/api/shop/slots", body("name", "A6")).status()).isEqualTo(200);
@@ -118,6 +124,7 @@ class ShopOverHttpTest {
                 .body();
         assertThat(renamed.get("slots").values())
                 .anySatisfy(slot -> assertThat(slot.toString()).contains("\"name\":\"A6\"", "\"shelf\":\"A\"", tag));
-        assertThat(shop.sheet(job).body().get("job").get("slot").asString()).isEqualTo("A6");
+        assertThat(shop.sheet(job).body().get("job").get("brought").get("slot").asString())
+                .isEqualTo("A6");
     }
 }

@@ -1,6 +1,5 @@
 package wrenchnotes.core.drawer;
 
-import org.joda.money.Money;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
@@ -9,17 +8,17 @@ import wrenchnotes.core.unit.Refused;
  * How many of a part lie in its drawer, and what one costs the shop.
  *
  * @param count 0 to 99,999
- * @param each not negative
+ * @param eachMinor in minor units of the shop's currency, 0 or more
  */
-public record Stock(String part, int count, Money each) {
+public record Stock(String part, int count, long eachMinor) {
 
     private static final int MOST = 99_999;
 
     public Stock {
         part = Checked.text("part", part, 120);
         Checked.within("count", count, 0, MOST);
-        if (each.isNegative()) {
-            throw new Invalid("each", "A part cannot cost " + each + ": give 0 or more");
+        if (eachMinor < 0) {
+            throw new Invalid("eachMinor", "A part cannot cost less than nothing: give 0 or more");
         }
     }
 
@@ -33,16 +32,17 @@ public record Stock(String part, int count, Money each) {
             throw Refused.because("%s: the drawer has %d, not %d. Book some in, or choose another part."
                     .formatted(part, count, taken));
         }
-        return new Stock(part, count - taken, each);
+        return new Stock(part, count - taken, eachMinor);
     }
 
     /** @param added 1 or more */
     public Stock bookIn(int added) {
         Checked.within("count", added, 1, MOST - count);
-        return new Stock(part, count + added, each);
+        return new Stock(part, count + added, eachMinor);
     }
 
-    public Money costOf(int taken) {
-        return each.multipliedBy(taken);
+    /** In minor units. */
+    public long costOf(int taken) {
+        return Math.multiplyExact(eachMinor, taken);
     }
 }

@@ -4,7 +4,10 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Currency;
 
-/** A sum of money or a count as people write them. What can be read in two ways is asked. */
+/**
+ * A sum of money or a count as people write them, and a sum as it is told. What can be read in two ways is asked. Money is minor units of the
+ * shop's one currency on every floor, in fields whose names end in {@code Minor}; nowhere is it anything else.
+ */
 public final class Sum {
 
     private Sum() {}
@@ -32,6 +35,16 @@ public final class Sum {
                         .map(value -> rounded(value, digits))
                         .toList())
                 : read.map(value -> minor(value, digits, currency));
+    }
+
+    /**
+     * "EUR 48.00", "JPY 4800", "KWD 4.800": with the currency's own digits.
+     *
+     * @param minor units of it; below 0 for what is owed or lost
+     */
+    public static String words(long minor, Currency currency) {
+        return currency.getCurrencyCode() + " "
+                + BigDecimal.valueOf(minor, currency.getDefaultFractionDigits()).toPlainString();
     }
 
     private static long rounded(BigDecimal value, int digits) {

@@ -9,6 +9,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -43,6 +44,25 @@ class TypedTest {
                                 Sum.read(
                                         one.get("typed").asString(),
                                         Currency.getInstance(one.get("currency").asString())))));
+    }
+
+    /** Digits by ISO 4217 (published; as the JDK has them): the euro two, the yen none, the Kuwaiti dinar three. */
+    @Test
+    void aSumIsToldWithItsOwnDigitsAndReadBackAsTheSame() {
+        assertThat(Sum.words(4800, Currency.getInstance("EUR"))).isEqualTo("EUR 48.00");
+        assertThat(Sum.words(4800, Currency.getInstance("JPY"))).isEqualTo("JPY 4800");
+        assertThat(Sum.words(-4805, Currency.getInstance("KWD"))).isEqualTo("KWD -4.805");
+        assertThat(Currency.getAvailableCurrencies())
+                .filteredOn(currency -> currency.getDefaultFractionDigits() >= 0)
+                .hasSizeGreaterThan(150)
+                .allSatisfy(currency -> {
+                    Typed<Long> read = Sum.read(Sum.words(123_456, currency), currency);
+                    if (read instanceof Typed.Ask<Long> ask) {
+                        assertThat(ask.readings()).contains(123_456L);
+                    } else {
+                        assertThat(read).isEqualTo(new Typed.Read<>(123_456L));
+                    }
+                });
     }
 
     @TestFactory

@@ -37,7 +37,7 @@ public class DrawerService {
         Stock stock = drawers.stock(part);
         Stock after = stock.take(count);
         drawers.setCount(by, after, new DrawerStore.Change(partId, -count, why, job, null));
-        return new Taken(part, count, stock.costOf(count).getAmountMinorLong());
+        return new Taken(part, count, stock.costOf(count));
     }
 
     /** Puts back what a struck entry had taken. */

@@ -2,14 +2,12 @@ package wrenchnotes.server.drawer;
 
 import java.util.List;
 import java.util.Optional;
-import org.joda.money.Money;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.Stock;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
-import wrenchnotes.server.shop.TheShop;
 
 /** Parts and every change of their count. */
 @Component
@@ -18,11 +16,9 @@ public class DrawerStore {
     private static final String PART = "SELECT id, drawer, name, what, count, each_minor, version FROM part ";
 
     private final JdbcClient jdbc;
-    private final TheShop shop;
 
-    DrawerStore(JdbcClient jdbc, TheShop shop) {
+    DrawerStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
-        this.shop = shop;
     }
 
     /** @param eachMinor cost of one, in the shop's currency's minor units */
@@ -55,7 +51,7 @@ public class DrawerStore {
     }
 
     Stock stock(Part part) {
-        return new Stock(part.name(), part.count(), Money.ofMinor(shop.currency(), part.eachMinor()));
+        return new Stock(part.name(), part.count(), part.eachMinor());
     }
 
     long add(String drawer, String name, String what, long eachMinor) {

@@ -1,12 +1,12 @@
 package wrenchnotes.server.shop;
 
+import java.util.Currency;
 import java.util.concurrent.atomic.AtomicReference;
-import org.joda.money.CurrencyUnit;
-import org.joda.money.Money;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.shop.ShopSettings;
+import wrenchnotes.core.typed.Sum;
 import wrenchnotes.server.ground.Settings;
 
 /** The shop's settings as they are now. The first start makes them of what the flags say; after that the flags say nothing. */
@@ -31,12 +31,8 @@ public class TheShop {
         now.set(store.settings().said());
     }
 
-    public CurrencyUnit currency() {
-        return CurrencyUnit.of(now().currency());
-    }
-
     /** A sum in words, such as {@code EUR 48.00}. */
     public String inMoney(long minor) {
-        return Money.ofMinor(currency(), minor).toString();
+        return Sum.words(minor, Currency.getInstance(now().currency()));
     }
 }

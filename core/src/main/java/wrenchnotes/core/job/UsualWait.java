@@ -9,6 +9,9 @@ import java.util.Optional;
  * resin and a washed board overnight, a day for a picture tube or a charge, an hour of soak test. Parts and answers come
  * when they come.
  *
+ * <p>A wait for safety is not learned: that three were cut short says nothing of the charge. What cures or dries is learned upwards only: a
+ * witness that was still soft is a reason to wait longer, one that was not looked at is none to wait less.
+ *
  * @param length 1 minute or more
  * @param words where it is from: "half of 7 here", "common practice"
  */
@@ -23,13 +26,24 @@ public record UsualWait(Duration length, String words) {
      * @return empty if it ends with an event and nothing is known of how long that takes
      */
     public static Optional<UsualWait> of(HoldKind kind, List<Duration> own, List<Duration> all) {
+        Optional<UsualWait> practice = practice(kind).map(length -> new UsualWait(length, "common practice"));
+        Optional<UsualWait> learned = learned(own, all);
+        return switch (kind) {
+            case BLEED, REST -> practice;
+            case CURE, DRY ->
+                learned.filter(wait -> wait.length.compareTo(practice.orElseThrow().length) > 0)
+                        .or(() -> practice);
+            case SOAK, PART, OWNER -> learned.or(() -> practice);
+        };
+    }
+
+    private static Optional<UsualWait> learned(List<Duration> own, List<Duration> all) {
         if (own.size() >= ENOUGH) {
             return Optional.of(new UsualWait(median(own), "half of " + own.size() + " on this revision"));
         }
-        if (all.size() >= ENOUGH) {
-            return Optional.of(new UsualWait(median(all), "half of " + all.size() + " here"));
-        }
-        return practice(kind).map(length -> new UsualWait(length, "common practice"));
+        return all.size() >= ENOUGH
+                ? Optional.of(new UsualWait(median(all), "half of " + all.size() + " here"))
+                : Optional.empty();
     }
 
     private static Duration median(List<Duration> lengths) {

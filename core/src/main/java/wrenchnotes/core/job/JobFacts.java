@@ -3,6 +3,7 @@ package wrenchnotes.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import wrenchnotes.core.bench.CheckPlan;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
@@ -45,9 +46,21 @@ public record JobFacts(
         return Closing.coversOn(lastIn, closing);
     }
 
-    /** What keeps the unit from being handed over; empty if nothing does. */
-    public List<String> inTheWayOfHandover() {
-        return HandoverGate.reasons(tally, openSteps, lastIn, closed(), standsForNow(), unchecked(), checks, outcome);
+    /** What keeps the unit from being handed over, waits that are not over first; empty if nothing does. */
+    public List<String> inTheWayOfHandover(Instant now) {
+        return Stream.concat(
+                        holds.stream().filter(hold -> hold.activeAt(now)).map(JobFacts::stillWaits),
+                        HandoverGate.reasons(
+                                tally, openSteps, lastIn, closed(), standsForNow(), unchecked(), checks, outcome)
+                                .stream())
+                .toList();
+    }
+
+    private static String stillWaits(Hold hold) {
+        return "It still waits, " + hold.kind().words() + ": " + hold.why() + "."
+                + (hold.until().isPresent()
+                        ? " Let the time pass, or end the wait."
+                        : " End the wait when it is over.");
     }
 
     /** Why the unit is closed for now only; empty if it is open, or closed for good. */

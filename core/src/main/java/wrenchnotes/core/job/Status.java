@@ -45,18 +45,18 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
             return says(Standing.CLOSED_FOR_NOW, forNow(facts));
         }
         Optional<Check> failure = facts.checks().standingFailure();
-        if (failure.isPresent() && !facts.inTheWayOfHandover().isEmpty()) {
+        if (failure.isPresent() && !facts.inTheWayOfHandover(now).isEmpty()) {
             return says(
                     Standing.CHECK_FAILED,
                     "Check " + failure.get().stage().words() + " failed: "
                             + failure.get().what());
         }
-        return closedStatus(facts);
+        return closedStatus(facts, now);
     }
 
-    private static Status closedStatus(JobFacts facts) {
+    private static Status closedStatus(JobFacts facts, Instant now) {
         boolean opened = facts.lastIn().isPresent();
-        if (facts.inTheWayOfHandover().isEmpty()) {
+        if (facts.inTheWayOfHandover(now).isEmpty()) {
             return says(
                     Standing.READY,
                     "Ready to go: " + facts.outcome().orElseThrow().outcome().words());

@@ -46,7 +46,7 @@ class StatusTest {
         later(30);
         opens(3, new Tally(15, 2, 1, 0, 0));
         assertStands(Standing.OPEN_ON_BENCH, "Open, 3 steps in: 15 fasteners, 2 plugs, 1 loose piece off");
-        assertThat(facts().inTheWayOfHandover())
+        assertThat(facts().inTheWayOfHandover(now))
                 .containsExactly(
                         "The tray is not empty: 15 fasteners, 2 plugs, 1 loose piece.",
                         "3 steps are still open: put them back in.",
@@ -70,7 +70,7 @@ class StatusTest {
         later(5);
         ends(Outcome.FIXED);
         assertStands(Standing.READY, "Ready to go: fixed");
-        assertThat(facts().inTheWayOfHandover()).isEmpty();
+        assertThat(facts().inTheWayOfHandover(now)).isEmpty();
 
         handedOver = Optional.of(now);
         assertStands(Standing.HANDED_OVER, "Handed over, fixed");
@@ -84,12 +84,12 @@ class StatusTest {
         later(60);
         check(Stage.AFTER_CLOSING, Verdict.FAILED);
         assertStands(Standing.CHECK_FAILED, "Check after closing failed: plays");
-        assertThat(facts().inTheWayOfHandover()).containsExactly("The last check, after closing, failed: plays.");
+        assertThat(facts().inTheWayOfHandover(now)).containsExactly("The last check, after closing, failed: plays.");
         assertThat(checks).extracting(Check::verdict).containsExactly(Verdict.PASSED, Verdict.FAILED);
 
         later(10);
         check(Stage.AFTER_CLOSING, Verdict.NOT_TESTED);
-        assertThat(facts().inTheWayOfHandover())
+        assertThat(facts().inTheWayOfHandover(now))
                 .as("not tested makes no failure good")
                 .isNotEmpty();
 
@@ -104,12 +104,14 @@ class StatusTest {
         ends(Outcome.NOT_FIXED);
         later(5);
         check(Stage.AFTER_CLOSING, Verdict.FAILED);
-        assertThat(facts().inTheWayOfHandover()).as("said before the failure").hasSize(1);
+        assertThat(facts().inTheWayOfHandover(now))
+                .as("said before the failure")
+                .hasSize(1);
         later(5);
         ends(Outcome.NOT_FIXED);
         assertStands(Standing.READY, "Ready to go: not fixed");
         ends(Outcome.PARTLY_FIXED);
-        assertThat(facts().inTheWayOfHandover())
+        assertThat(facts().inTheWayOfHandover(now))
                 .as("says that it works in part")
                 .hasSize(1);
     }
@@ -127,7 +129,7 @@ class StatusTest {
         closing = Optional.of(new Closing(moment(), Optional.empty()));
         later(5);
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
-        assertThat(facts().inTheWayOfHandover())
+        assertThat(facts().inTheWayOfHandover(now))
                 .containsExactly("The outcome was given before the unit was opened again: say how it ended now.");
     }
 
@@ -143,6 +145,23 @@ class StatusTest {
         assertThat(Pickup.of(1, facts(), now).reason()).isEqualTo("The wait is over: Resin sets");
         assertThatThrownBy(() -> new Hold(HoldKind.DRY, "board", now, Optional.of(now), Optional.empty()))
                 .hasMessageContaining("before it starts");
+    }
+
+    /** A unit with an open wait went out of the shop, whatever it waited for. */
+    @Test
+    void nothingLeavesWhileItStillWaits() {
+        int before = facts().inTheWayOfHandover(now).size();
+        holds.add(new Hold(
+                HoldKind.CURE, "Resin sets", now, Optional.of(now.plus(Duration.ofHours(8))), Optional.empty()));
+        holds.add(new Hold(HoldKind.OWNER, "price", now, Optional.empty(), Optional.empty()));
+        holds.add(new Hold(HoldKind.PART, "belt", now, Optional.empty(), Optional.of(now)));
+        assertThat(facts().inTheWayOfHandover(now))
+                .hasSize(before + 2)
+                .startsWith(
+                        "It still waits, curing: Resin sets. Let the time pass, or end the wait.",
+                        "It still waits, for the owner's answer: price. End the wait when it is over.");
+        later(8 * 60);
+        assertThat(facts().inTheWayOfHandover(now)).hasSize(before + 1);
     }
 
     @Test
@@ -205,7 +224,7 @@ class StatusTest {
                 Standing.CLOSED_FOR_NOW, "Closed for now, 1 thing left out: the owner needs it until the belt comes");
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         ends(Outcome.FIXED);
-        assertThat(facts().inTheWayOfHandover())
+        assertThat(facts().inTheWayOfHandover(now))
                 .containsExactly("It is closed for now only (the owner needs it until the belt comes): "
                         + "open it and put right what is left out.");
         holds.add(new Hold(HoldKind.PART, "drawer belt", now, Optional.empty(), Optional.empty()));
@@ -227,13 +246,13 @@ class StatusTest {
         closing = Optional.of(new Closing(moment(), Optional.empty()));
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         ends(Outcome.FIXED);
-        assertThat(facts().inTheWayOfHandover())
+        assertThat(facts().inTheWayOfHandover(now))
                 .containsExactly("Not checked after closing yet: \"Plays both sides\", twice.");
         checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 1, "", moment()));
-        assertThat(facts().inTheWayOfHandover())
+        assertThat(facts().inTheWayOfHandover(now))
                 .containsExactly("\"Plays both sides\" was tried once; the plan says twice.");
         checks.add(new Check(Stage.AFTER_CLOSING, Verdict.PASSED, "plays both sides", true, "", 2, "", moment()));
-        assertThat(facts().inTheWayOfHandover()).isEmpty();
+        assertThat(facts().inTheWayOfHandover(now)).isEmpty();
     }
 
     private void ends(Outcome how) {
@@ -252,7 +271,7 @@ class StatusTest {
         later(-3 * 24 * 60);
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         ends(Outcome.FIXED);
-        assertThat(facts().inTheWayOfHandover()).isEmpty();
+        assertThat(facts().inTheWayOfHandover(now)).isEmpty();
         assertThat(facts().checks().standingFailure()).isEmpty();
         opens(1, new Tally(4, 0, 0, 0, 0));
         openSteps = 0;

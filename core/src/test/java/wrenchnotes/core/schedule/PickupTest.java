@@ -46,15 +46,17 @@ class PickupTest {
         assertThat(pickup.turn() == Pickup.Turn.WAITS)
                 .isEqualTo(waits && facts.handedOver().isEmpty());
         if (status.standing() == Standing.READY) {
-            assertThat(facts.inTheWayOfHandover()).isEmpty();
+            assertThat(facts.inTheWayOfHandover(NOW)).isEmpty();
             assertThat(facts.tally().inTray()).isZero();
             assertThat(facts.closed()).isTrue();
         }
-        if (facts.handedOver().isEmpty() && !waits && facts.inTheWayOfHandover().isEmpty()) {
+        if (facts.handedOver().isEmpty()
+                && !waits
+                && facts.inTheWayOfHandover(NOW).isEmpty()) {
             assertThat(status.standing()).isEqualTo(Standing.READY);
         }
         if (facts.tally().inTray() > 0 || facts.openSteps() > 0) {
-            assertThat(facts.inTheWayOfHandover()).isNotEmpty();
+            assertThat(facts.inTheWayOfHandover(NOW)).isNotEmpty();
         }
         assertThat(pickup.canBeWorkedOn())
                 .isEqualTo(pickup.turn() != Pickup.Turn.WAITS && pickup.turn() != Pickup.Turn.READY);

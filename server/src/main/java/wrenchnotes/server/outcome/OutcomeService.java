@@ -51,7 +51,7 @@ public class OutcomeService {
     public Job handOver(By who, long id, List<GoesBack> belongings) {
         Job job = jobs.job(id);
         By by = job.entered(who);
-        List<String> reasons = new ArrayList<>(facts.of(job).inTheWayOfHandover());
+        List<String> reasons = new ArrayList<>(facts.of(job).inTheWayOfHandover(by.now()));
         List<String> came = arrivals.belongings(id).stream()
                 .map(ArrivalStore.Belonging::name)
                 .toList();

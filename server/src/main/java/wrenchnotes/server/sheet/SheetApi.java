@@ -111,7 +111,7 @@ public class SheetApi {
         return new JobSheet(
                 JobView.of(job),
                 Status.of(known, now),
-                known.inTheWayOfHandover(),
+                known.inTheWayOfHandover(now),
                 known.tally(),
                 known.closed(),
                 known.standsForNow().isPresent(),

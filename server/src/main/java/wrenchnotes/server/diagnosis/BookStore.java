@@ -8,11 +8,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.LongStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.history.BenchTime;
 import wrenchnotes.core.diagnosis.history.ClosedJob;
 import wrenchnotes.core.diagnosis.history.Names;
 import wrenchnotes.core.diagnosis.history.SoldUnit;
@@ -51,8 +53,7 @@ public class BookStore {
             """;
 
     private static final String JOBS = """
-            SELECT id, unit_id, revision_id, ownership, checked_in_at, handed_over_at,
-                   (SELECT outcome FROM outcome_entry WHERE job_id = job.id ORDER BY moment DESC, id DESC LIMIT 1) AS outcome
+            SELECT id, unit_id, revision_id, ownership, checked_in_at, handed_over_at
             FROM job
             WHERE handed_over_moment > :after
             ORDER BY handed_over_moment, id
@@ -71,20 +72,25 @@ public class BookStore {
             WHERE handed_over_moment > :after
             """;
 
-    /** From one entry of the bench to the next; a gap of more than an hour is another day, and a pause is a pause. */
-    private static final String BENCH_TIME = """
-            SELECT job_id, SUM(CASE WHEN paused OR gap > 3600000 THEN 0 ELSE gap END) AS millis
-            FROM (SELECT job_id, at - LAG(at) OVER in_turn AS gap, LAG(pause) OVER in_turn AS paused
-                  FROM (SELECT job_id, started_at AS at, 0 AS pause FROM run
-                        UNION ALL SELECT job_id, at, 0 FROM step_entry
-                        UNION ALL SELECT job_id, at, 0 FROM closing
-                        UNION ALL SELECT job_id, at, 0 FROM finding
-                        UNION ALL SELECT job_id, at, 0 FROM check_entry
-                        UNION ALL SELECT job_id, from_at, 1 FROM pause)
-                  WHERE job_id IN (SELECT id FROM job WHERE handed_over_moment > :after)
-                  WINDOW in_turn AS (PARTITION BY job_id ORDER BY at, pause))
-            GROUP BY job_id
+    /** The last word on a job comes last. */
+    private static final String OUTCOMES = """
+            SELECT job_id, outcome
+            FROM job JOIN outcome_entry ON job_id = job.id
+            WHERE handed_over_moment > :after
+            ORDER BY moment, outcome_entry.id
             """;
+
+    /** Everything that was entered at a bench, as {@link BenchTime#entry} counts it; in the place of %1$s, which jobs. */
+    private static final String BENCH = """
+            SELECT job_id, started_at * 2 AS entry FROM run %1$s
+            UNION ALL SELECT job_id, at * 2 FROM step_entry %1$s
+            UNION ALL SELECT job_id, at * 2 FROM closing %1$s
+            UNION ALL SELECT job_id, at * 2 FROM finding %1$s
+            UNION ALL SELECT job_id, at * 2 FROM check_entry %1$s
+            UNION ALL SELECT job_id, from_at * 2 + 1 FROM pause %1$s
+            """;
+
+    private static final String CLOSED_SINCE = "WHERE job_id IN (SELECT id FROM job WHERE handed_over_moment > :after)";
 
     private final JdbcClient jdbc;
 
@@ -117,10 +123,11 @@ public class BookStore {
             said.computeIfAbsent(row.getLong("job_id"), id -> new ArrayList<>(2))
                     .add(new ClosedJob.SaidWord(row.getLong("symptom_id"), row.getBoolean("present")));
         });
-        Map<Long, Long> bench = new HashMap<>();
-        jdbc.sql(BENCH_TIME).param("after", moment).query(row -> {
-            bench.put(row.getLong("job_id"), row.getLong("millis"));
+        Map<Long, Outcome> outcomes = new HashMap<>();
+        jdbc.sql(OUTCOMES).param("after", moment).query(row -> {
+            outcomes.put(row.getLong("job_id"), Outcome.valueOf(row.getString("outcome")));
         });
+        Map<Long, LongStream.Builder> bench = bench(moment);
         return jdbc.sql(JOBS)
                 .param("after", moment)
                 .query((row, n) -> {
@@ -132,13 +139,36 @@ public class BookStore {
                             Ownership.valueOf(row.getString("ownership")),
                             row.getLong("checked_in_at"),
                             row.getLong("handed_over_at"),
-                            Optional.ofNullable(row.getString("outcome")).map(Outcome::valueOf),
-                            bench.getOrDefault(id, 0L),
+                            Optional.ofNullable(outcomes.get(id)),
+                            bench.containsKey(id)
+                                    ? BenchTime.millis(bench.get(id).build().toArray())
+                                    : 0,
                             parts.getOrDefault(id, 0L),
                             found.getOrDefault(id, List.of()),
                             said.getOrDefault(id, List.of()));
                 })
                 .list();
+    }
+
+    private Map<Long, LongStream.Builder> bench(long after) {
+        Map<Long, LongStream.Builder> entries = new HashMap<>();
+        // For the whole of the past it is quicker to read everything than to ask which.
+        JdbcClient.StatementSpec sql = after == 0
+                ? jdbc.sql(BENCH.formatted(""))
+                : jdbc.sql(BENCH.formatted(CLOSED_SINCE)).param("after", after);
+        sql.query(rows -> {
+            long job = 0;
+            LongStream.Builder its = null;
+            while (rows.next()) {
+                if (its == null || job != rows.getLong(1)) {
+                    job = rows.getLong(1);
+                    its = entries.computeIfAbsent(job, id -> LongStream.builder());
+                }
+                its.add(rows.getLong(2));
+            }
+            return entries;
+        });
+        return entries;
     }
 
     /** What was said after a word on a sale, in the order in which it was said. */

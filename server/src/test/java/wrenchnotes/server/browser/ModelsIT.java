@@ -239,7 +239,7 @@ class ModelsIT {
         String job = page.url().replaceAll(".*/bench/", "");
         Object names = page.evaluate(
                 "async (job) => { const sheet = await (await fetch('/api/jobs/' + job)).json();"
-                        + " return [sheet.job.model, sheet.job.revision]; }",
+                        + " return [sheet.job.unit.model, sheet.job.unit.revision]; }",
                 job);
         return ((List<?>) names).stream().map(String::valueOf).toArray(String[]::new);
     }

@@ -80,14 +80,15 @@ public class BookStore {
             ORDER BY moment, outcome_entry.id
             """;
 
-    /** Everything that was entered at a bench, as {@link BenchTime#entry} counts it; in the place of %1$s, which jobs. */
+    /** Everything that was entered at a bench; in the place of %1$s, of which jobs. */
     private static final String BENCH = """
-            SELECT job_id, started_at * 2 AS entry FROM run %1$s
-            UNION ALL SELECT job_id, at * 2 FROM step_entry %1$s
-            UNION ALL SELECT job_id, at * 2 FROM closing %1$s
-            UNION ALL SELECT job_id, at * 2 FROM finding %1$s
-            UNION ALL SELECT job_id, at * 2 FROM check_entry %1$s
-            UNION ALL SELECT job_id, from_at * 2 + 1 FROM pause %1$s
+            SELECT job_id, started_at AS at, 0 AS pause FROM run %1$s
+            UNION ALL SELECT job_id, at, 0 FROM step_entry %1$s
+            UNION ALL SELECT job_id, at, 0 FROM closing %1$s
+            UNION ALL SELECT job_id, at, 0 FROM finding %1$s
+            UNION ALL SELECT job_id, at, 0 FROM check_entry %1$s
+            UNION ALL SELECT job_id, from_at, 1 FROM pause %1$s
+            UNION ALL SELECT job_id, COALESCE(to_at, from_at), 0 FROM pause %1$s
             """;
 
     private static final String CLOSED_SINCE = "WHERE job_id IN (SELECT id FROM job WHERE handed_over_moment > :after)";
@@ -164,7 +165,7 @@ public class BookStore {
                     job = rows.getLong(1);
                     its = entries.computeIfAbsent(job, id -> LongStream.builder());
                 }
-                its.add(rows.getLong(2));
+                its.add(BenchTime.entry(rows.getLong(2), rows.getBoolean(3)));
             }
             return entries;
         });

@@ -4,8 +4,8 @@ import java.time.Duration;
 import java.util.Arrays;
 
 /**
- * How long was worked on a job, by the times of what was entered at its bench: from one entry to the next. A pause is a pause until the next
- * entry, and a gap of more than an hour is another day (common practice, no source).
+ * How long was worked on a job, by the times of what was entered at its bench: from one entry to the next. A pause lasts until
+ * somebody went on, which is an entry too, and a gap of more than an hour is another day (common practice, no source).
  */
 public final class BenchTime {
 

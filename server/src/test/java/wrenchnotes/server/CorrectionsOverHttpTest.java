@@ -116,14 +116,7 @@ class CorrectionsOverHttpTest {
     @Test
     void aLookIsStruckAndStandsInTheStoryOnly() {
         long job = shop.takenIn();
-        long look = client.post(
-                        "/api/jobs/" + job + "/looks",
-                        body("componentId", shop.belt, "good", true, "means", "MEASURED", "words", "springs back"))
-                .body()
-                .get("looks")
-                .get(0)
-                .get("id")
-                .asLong();
+        long look = shop.look(job);
         JsonNode evidence = client.get("/api/jobs/" + job + "/evidence").body();
         assertThat(evidence.toString()).contains("springs back");
         assertThat(client.delete("/api/jobs/" + job + "/looks/" + look).status())

@@ -3,10 +3,6 @@ package wrenchnotes.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
-import biweekly.Biweekly;
-import biweekly.ICalendar;
-import biweekly.ValidationWarnings;
-import biweekly.component.VEvent;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -16,9 +12,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
-import wrenchnotes.server.teardown.Assembly;
 
 /** Runs of a bench over HTTP: begun, turned, held by a caution, ended for now and for good, opened again. */
 class RunsOverHttpTest {
@@ -44,14 +38,16 @@ class RunsOverHttpTest {
         long job = shop.takenIn();
         assertThat(client.bench(job, "steps/lid/in", Map.of("found", List.of())).detail())
                 .contains("Start the run first");
-        assertThat(client.bench(job, "start", start(false, List.of(), null)).detail())
+        assertThat(client.bench(job, "start", SmallShop.starting(false, List.of(), null))
+                        .detail())
                 .contains("unplug it first");
-        JsonNode begun = client.bench(job, "start", start(true, List.of(shop.belt), null))
+        JsonNode begun = client.bench(job, "start", SmallShop.starting(true, List.of(shop.belt), null))
                 .body();
         assertThat(begun.get("run").get("route").values())
                 .extracting(JsonNode::asString)
                 .containsExactly("lid", "deck");
-        assertThat(client.bench(job, "start", start(true, List.of(), null)).detail())
+        assertThat(client.bench(job, "start", SmallShop.starting(true, List.of(), null))
+                        .detail())
                 .contains("under way already");
         // Skipped with its reason: what needs it may be done all the same, and it need not go back.
         JsonNode skipped = client.bench(job, "steps/lid/skip", Map.of("reason", "was off when it came"))
@@ -170,7 +166,8 @@ class RunsOverHttpTest {
                 .contains("closed for now only (concert tonight)");
 
         // The next run needs no excuse; the one after a closing for good does, and is counted.
-        assertThat(client.bench(job, "start", start(true, List.of(), null)).status())
+        assertThat(client.bench(job, "start", SmallShop.starting(true, List.of(), null))
+                        .status())
                 .isEqualTo(200);
         shop.in(job, "lid");
         shop.in(job, "deck");
@@ -193,10 +190,11 @@ class RunsOverHttpTest {
         shop.out(job, "lid");
         shop.check(job, "BEFORE_CLOSING", "PASSED");
         assertThat(client.bench(job, "close", "").status()).isEqualTo(200);
-        assertThat(client.bench(job, "start", start(true, List.of(), null)).field())
+        assertThat(client.bench(job, "start", SmallShop.starting(true, List.of(), null))
+                        .field())
                 .isEqualTo("rework");
-        JsonNode again =
-                client.bench(job, "start", start(true, List.of(), "WRONG_PART")).body();
+        JsonNode again = client.bench(job, "start", SmallShop.starting(true, List.of(), "WRONG_PART"))
+                .body();
         assertThat(again.get("stand").get("reworks").values())
                 .extracting(JsonNode::asString)
                 .containsExactly("the wrong part was put in");
@@ -243,199 +241,8 @@ class RunsOverHttpTest {
                 .isEqualTo(200);
     }
 
-    @Test
-    void aModelNeverSeenIsWrittenDownAsItComesApart() {
-        long model = client.post("/api/models", Map.of("maker", "Cormorant Works", "name", "Unseen", "kind", "PLAYER"))
-                .id();
-        long revision = client.post("/api/models/" + model + "/revisions", Map.of("name", "A", "tellApart", ""))
-                .id();
-        Map<String, Object> coming = shop.coming();
-        coming.put("revisionId", revision);
-        long job = SmallShop.taken(client.post("/api/jobs", coming));
-        shop.start(job);
-        assertThat(client.bench(job, "came-off", cameOff("Back cover", 0, "")).field())
-                .isEqualTo("screws");
-        // Begun ten minutes ago, with four of them paused: six were worked.
-        JdbcClient jdbc = SHOP.bean(JdbcClient.class);
-        long begun = Instant.now().minus(Duration.ofMinutes(10)).toEpochMilli();
-        jdbc.sql("UPDATE run SET started_at = :at WHERE job_id = :job")
-                .param("at", begun)
-                .param("job", job)
-                .update();
-        jdbc.sql("INSERT INTO pause (job_id, from_at, to_at, by) VALUES (:job, :from, :to, 1)")
-                .param("job", job)
-                .param("from", begun + 2 * MINUTE)
-                .param("to", begun + 6 * MINUTE)
-                .update();
-        client.bench(job, "came-off", cameOff("Back cover", 6, ""));
-        JsonNode open = client.bench(job, "came-off", cameOff("Board", 2, "speaker plug, aerial"))
-                .body();
-        assertThat(open.get("stand").get("tallyWords").asString()).isEqualTo("8 fasteners, 2 plugs");
-        JsonNode notes = client.get("/api/revisions/" + revision + "/teardown").body();
-        assertThat(notes.get("number").asLong()).isEqualTo(2);
-        assertThat(notes.get("steps").values())
-                .extracting(step -> step.get("title").asString())
-                .containsExactly("Back cover", "Board");
-        assertThat(notes.get("steps").get(0).get("minutes").asDouble()).isEqualTo(6.0);
-        assertThat(notes.get("steps").get(1).get("minutes").asDouble()).isEqualTo(0.5);
-        assertThat(notes.get("steps").get(1).get("needs").get(0).asString())
-                .isEqualTo(notes.get("steps").get(0).get("id").asString());
-        // Where the notes go on, the bench goes by them.
-        long next = SmallShop.taken(client.post("/api/jobs", coming));
-        shop.start(next);
-        assertThat(client.bench(next, "came-off", cameOff("Cover", 6, "")).detail())
-                .contains("know what comes next");
-    }
-
-    private static final long MINUTE = 60_000;
-
-    private static Map<String, Object> cameOff(String title, int screws, String plugs) {
-        return body(
-                "title",
-                title,
-                "side",
-                "BACK",
-                "tool",
-                "PH1",
-                "screws",
-                screws == 0 ? List.of() : List.of(Map.of("head", "CROSS", "count", screws)),
-                "plugs",
-                plugs.isEmpty() ? List.of() : List.of(plugs.split(", ")),
-                "pieces",
-                List.of());
-    }
-
-    /** Whatever is pressed, it was pressed on some sight of the bench: an older one is refused, and nothing is done. */
-    @Test
-    void everyPressSaysWhatItHasSeenAndAnOlderSightDoesNothing() {
-        long job = shop.takenIn();
-        shop.in(job, "lid");
-        String bench = "/api/jobs/" + job + "/bench";
-        long now = client.get(bench).body().get("version").asLong();
-        int told = client.get("/api/jobs/" + job).body().get("story").size();
-        Map<String, Object> presses = body(
-                "start",
-                start(true, List.of(), null),
-                "turn",
-                body("targets", List.of()),
-                "left-off",
-                body("since", "2026-01-01T00:00:00Z"),
-                "steps/deck/in",
-                body("found", List.of()),
-                "steps/lid/out",
-                body("settled", List.of()),
-                "steps/deck/skip",
-                body("reason", "not needed"),
-                "back",
-                "",
-                "pause",
-                "",
-                "go-on",
-                "",
-                "notes",
-                body("words", "a remark"),
-                "moves",
-                body("thing", "case", "from", "TRAY", "to", "LOST", "count", 1, "reason", ""),
-                "fitted",
-                body("component", shop.belt, "revision", shop.revision),
-                "temporary",
-                body("words", "magnet"),
-                "temporary/1/right",
-                "",
-                "fragments",
-                body("what", "teeth", "expected", 2, "found", 0, "explained", ""),
-                "fragments/1",
-                body("found", 1, "explained", ""),
-                "looked",
-                body("component", shop.belt),
-                "came-off",
-                cameOff("Cover", 2, ""),
-                "close",
-                "",
-                "close-for-now",
-                body("reason", "needed tonight"));
-        presses.forEach((act, said) -> {
-            assertThat(client.post(bench + "/" + act, said).status())
-                    .as(act + " without a version")
-                    .isEqualTo(428);
-            Client.Answer older = client.post(bench + "/" + act, said, Map.of("If-Match", "\"" + (now - 1) + "\""));
-            assertThat(older.status()).as(act + " on an older sight").isEqualTo(412);
-            assertThat(older.detail()).contains("changed by somebody else meanwhile");
-        });
-        assertThat(client.get(bench).body().get("version").asLong()).isEqualTo(now);
-        assertThat(client.get("/api/jobs/" + job).body().get("story").size()).isEqualTo(told);
-        // On the sight as it is now, one press counts once however often it is sent.
-        Map<String, String> once = Map.of("If-Match", "\"" + now + "\"", "Idempotency-Key", "press-" + job);
-        for (int sent = 0; sent < 3; sent++) {
-            assertThat(client.post(bench + "/steps/deck/in", body("found", List.of()), once)
-                            .status())
-                    .isEqualTo(200);
-        }
-        assertThat(client.get(bench).body().get("version").asLong()).isEqualTo(now + 1);
-    }
-
-    /** Presses at known times: what the plans learn from is what was worked. */
-    @Test
-    void minutesAreMeasuredFromTheBeginningOfTheRunWithPausesLeftOut() {
-        SmallShop other = new SmallShop(client);
-        SetClock.Hands clock = SetClock.HANDS;
-        Instant noon = Instant.parse("2026-03-02T12:00:00Z");
-        clock.still(noon);
-        long job = other.takenIn();
-        other.start(job);
-        clock.still(noon.plus(Duration.ofMinutes(5)));
-        other.in(job, "lid");
-        clock.still(noon.plus(Duration.ofMinutes(7)));
-        client.bench(job, "pause", "");
-        clock.still(noon.plus(Duration.ofMinutes(17)));
-        client.bench(job, "go-on", "");
-        clock.still(noon.plus(Duration.ofMinutes(21)));
-        other.in(job, "deck");
-        Map<String, List<Double>> times = SHOP.bean(Assembly.class).times(other.revision, List.of());
-        assertThat(times).containsOnly(Map.entry("lid", List.of(5.0)), Map.entry("deck", List.of(6.0)));
-        // A step that was taken back says nothing, nor does one that took until the next day.
-        client.bench(job, "back", "");
-        assertThat(SHOP.bean(Assembly.class).times(other.revision, List.of())).containsOnlyKeys("lid");
-        clock.still(noon.plus(Duration.ofHours(10)));
-        other.in(job, "deck");
-        assertThat(SHOP.bean(Assembly.class).times(other.revision, List.of())).containsOnlyKeys("lid");
-        clock.off(Duration.ZERO);
-    }
-
-    /** Read back by a library that knows iCalendar (published: RFC 5545), not by us. */
-    @Test
-    void endsOfWaitsAndPromisedDaysAreAnyCalendars() {
-        long job = shop.takenIn();
-        Instant until = Instant.now().plus(Duration.ofHours(3)).truncatedTo(ChronoUnit.SECONDS);
-        client.post(
-                "/api/jobs/" + job + "/holds",
-                body("kind", "CURE", "why", "resin, on \"the gear\"; sets", "until", until.toString()));
-        String path = client.post("/api/calendar", "").body().get("path").asString();
-        Client stranger = new Client(SHOP.url());
-        ICalendar calendar = Biweekly.parse(stranger.text(path)).first();
-        ValidationWarnings warnings = calendar.validate(biweekly.ICalVersion.V2_0);
-        assertThat(warnings.isEmpty()).as(warnings.toString()).isTrue();
-        VEvent end = calendar.getEvents().stream()
-                .filter(event -> event.getDescription().getValue().contains("resin, on \"the gear\"; sets"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(end.getDateStart().getValue().toInstant()).isEqualTo(until);
-        assertThat(end.getAlarms()).hasSize(1);
-        client.delete("/api/calendar");
-        assertThat(stranger.get(path).status()).isEqualTo(404);
-        assertThat(stranger.get("/api/calendar.ics").status()).isEqualTo(404);
-        // The usual length of a cure is common practice until three have ended here.
-        JsonNode cure = client.get("/api/jobs/" + job + "/holds/usual").body().get(0);
-        assertThat(cure.get("kind").asString()).isEqualTo("CURE");
-        assertThat(cure.get("minutes").asLong()).isPositive();
-    }
-
     private void out(long job, String step, Map<String, Object> settled) {
         Client.Answer answer = client.bench(job, "steps/" + step + "/out", Map.of("settled", List.of(settled)));
         assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
-    }
-
-    private static Map<String, Object> start(boolean off, List<Long> targets, String rework) {
-        return body("targets", targets, "off", off, "missing", List.of(), "rework", rework, "words", "");
     }
 }

@@ -1,9 +1,11 @@
 package wrenchnotes.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
 import java.util.List;
 import java.util.Map;
+import tools.jackson.databind.JsonNode;
 
 /** A shop with one model, one revision with two steps of notes, and one part: made over the API, as a person would. */
 final class SmallShop {
@@ -165,6 +167,47 @@ final class SmallShop {
                         1,
                         "remark",
                         ""));
+    }
+
+    /** How a run is begun. */
+    static Map<String, Object> starting(boolean off, List<Long> targets, String rework) {
+        return body("targets", targets, "off", off, "missing", List.of(), "rework", rework, "words", "");
+    }
+
+    /** What came off a unit that no notes know: a step in plain words. */
+    static Map<String, Object> cameOff(String title, int screws, String plugs) {
+        return body(
+                "title",
+                title,
+                "side",
+                "BACK",
+                "tool",
+                "PH1",
+                "screws",
+                screws == 0 ? List.of() : List.of(Map.of("head", "CROSS", "count", screws)),
+                "plugs",
+                plugs.isEmpty() ? List.of() : List.of(plugs.split(", ")),
+                "pieces",
+                List.of());
+    }
+
+    /** What is known of a unit of the revision at the counter. */
+    JsonNode outlook(String query) {
+        Client.Answer answer = client.get("/api/revisions/" + revision + "/outlook" + query);
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        return answer.body();
+    }
+
+    /** The belt of a job, seen good; the look's number. */
+    long look(long job) {
+        return client.post(
+                        "/api/jobs/" + job + "/looks",
+                        body("componentId", belt, "good", true, "means", "MEASURED", "words", "springs back"))
+                .body()
+                .get("looks")
+                .get(0)
+                .get("id")
+                .asLong();
     }
 
     Client.Answer finding(long job, String wrong, String remedy, Long partId) {

@@ -134,14 +134,7 @@ class WhoMayTest {
         Client one = bench("bo");
         Client other = bench("cy");
         long finding = shop.by(one).finding(job, "slack", "CLEANED", null).id();
-        long look = one.post(
-                        "/api/jobs/" + job + "/looks",
-                        body("componentId", shop.belt, "good", true, "means", "LOOKED", "words", ""))
-                .body()
-                .get("looks")
-                .get(0)
-                .get("id")
-                .asLong();
+        long look = shop.by(one).look(job);
         long price = lead.get("/api/parts").body().get(0).get("eachMinor").asLong();
         Map<String, Object> struck = body("why", "wrong unit");
         String correction = "/api/findings/" + finding + "/correction";

@@ -1,6 +1,7 @@
 package wrenchnotes.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.util.List;
@@ -46,5 +47,14 @@ class CheckRecordTest {
                 .isEmpty();
         assertThat(new CheckRecord(List.of(check(1, Stage.ARRIVAL, Verdict.FAILED))).standingFailure())
                 .isEmpty();
+    }
+
+    @Test
+    void aCheckThatSaysTwoThingsIsRefused() {
+        Moment now = new Moment(1, Instant.EPOCH);
+        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.NOT_TESTED, "plays", true, "", 2, "", now))
+                .hasMessageContaining("Not tested, yet tried 2 times");
+        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.PASSED, "plays", true, "", 0, "", now))
+                .hasMessageContaining("at least once");
     }
 }

@@ -183,16 +183,6 @@ class StatusTest {
         assertThat(overdue.reason()).isEqualTo("Promised 2 days ago");
     }
 
-    @Test
-    void checksAndOutcomesThatSayTwoThingsAreRefused() {
-        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.NOT_TESTED, "plays", true, "", 2, "", moment()))
-                .hasMessageContaining("Not tested, yet tried 2 times");
-        assertThatThrownBy(() -> new Check(Stage.ARRIVAL, Verdict.PASSED, "plays", true, "", 0, "", moment()))
-                .hasMessageContaining("at least once");
-        assertThatThrownBy(() -> new OutcomeGiven(Outcome.FIXED_WITH_REMARK, " ", moment()))
-                .hasMessageContaining("remark");
-    }
-
     private void closedAfterWork() {
         opens(1, new Tally(4, 0, 0, 0, 0));
         later(20);

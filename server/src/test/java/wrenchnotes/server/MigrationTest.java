@@ -117,6 +117,12 @@ class MigrationTest {
                         .query(String.class)
                         .list())
                 .containsAll(lacking);
+        assertThat(shop.sql("SELECT bench_millis FROM job WHERE handed_over_at IS NOT NULL")
+                        .query(Integer.class)
+                        .list())
+                .as("time worked on closed jobs, added up once")
+                .doesNotContainNull()
+                .anyMatch(millis -> millis > 0);
     }
 
     /** What has landed is never edited: these are the checksums that shops have in their books. */

@@ -15,6 +15,7 @@ import org.springframework.jdbc.datasource.LazyConnectionDataSourceProxy;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.server.ground.upgrade.Upgrade;
+import wrenchnotes.server.ground.upgrade.V11TimeWorked;
 import wrenchnotes.server.ground.upgrade.V9TheStore;
 
 /**
@@ -88,6 +89,11 @@ public class Database {
     @Bean
     JavaMigration theStore() {
         return new V9TheStore();
+    }
+
+    @Bean
+    JavaMigration timeWorked() {
+        return new V11TimeWorked();
     }
 
     @Bean

@@ -90,14 +90,16 @@ public class JobStore {
                 .list();
     }
 
-    public void handOver(By by, long job) {
+    /** @param benchMillis how long was worked on it: nothing is entered at its bench after this */
+    public void handOver(By by, long job, long benchMillis) {
         jdbc.sql("""
                         UPDATE job
-                        SET handed_over_at = :at, handed_over_moment = :moment, version = version + 1
+                        SET handed_over_at = :at, handed_over_moment = :moment, bench_millis = :bench, version = version + 1
                         WHERE id = :job
                         """)
                 .param("at", by.at().toEpochMilli())
                 .param("moment", by.moment().number())
+                .param("bench", benchMillis)
                 .param("job", job)
                 .update();
     }

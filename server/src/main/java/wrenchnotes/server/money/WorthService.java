@@ -125,7 +125,7 @@ public class WorthService {
     }
 
     private List<LikeSale> sales(Where where) {
-        return book.ask(past -> past.book().sales(where, past.names()));
+        return book.read((closed, names) -> closed.sales(where, names));
     }
 
     private List<PartNeeded> parts(DiagnosisService.Judged judged, long revision) {

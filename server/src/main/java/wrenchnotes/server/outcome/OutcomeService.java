@@ -13,6 +13,7 @@ import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.job.TimeWorkedStore;
 
 /** Saying how a job ended, and handing the unit over. Each method runs in the caller's transaction. */
 @Component
@@ -22,13 +23,21 @@ public class OutcomeService {
     private final JobStore jobs;
     private final FactsStore facts;
     private final ArrivalStore arrivals;
+    private final TimeWorkedStore worked;
     private final Journal journal;
 
-    OutcomeService(OutcomeStore outcomes, JobStore jobs, FactsStore facts, ArrivalStore arrivals, Journal journal) {
+    OutcomeService(
+            OutcomeStore outcomes,
+            JobStore jobs,
+            FactsStore facts,
+            ArrivalStore arrivals,
+            TimeWorkedStore worked,
+            Journal journal) {
         this.outcomes = outcomes;
         this.jobs = jobs;
         this.facts = facts;
         this.arrivals = arrivals;
+        this.worked = worked;
         this.journal = journal;
     }
 
@@ -60,7 +69,7 @@ public class OutcomeService {
             throw Refused.because(reasons);
         }
         belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
-        jobs.handOver(by, id);
+        jobs.handOver(by, id, worked.millis(id));
         String to = job.brought()
                 .owner()
                 .map(owner -> " to " + Journal.owner(owner.id()))

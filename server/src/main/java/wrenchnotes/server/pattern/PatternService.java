@@ -60,8 +60,8 @@ public class PatternService {
     Tally tally(Instant from, OptionalLong revision) {
         List<Comeback.AtFault> open = store.openFaults();
         long millis = from.toEpochMilli();
-        return book.ask(past -> new Tally(
-                past.book().jobsByRevision(millis, revision), past.book().count(millis, revision, open)));
+        return book.read((closed, names) ->
+                new Tally(closed.jobsByRevision(millis, revision), closed.count(millis, revision, open)));
     }
 
     /** @param revision empty for all */

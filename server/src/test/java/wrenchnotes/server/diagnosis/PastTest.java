@@ -16,6 +16,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.history.ClosedJob;
 import wrenchnotes.core.diagnosis.history.LikeSale;
 import wrenchnotes.core.diagnosis.history.PastJob;
 import wrenchnotes.core.diagnosis.history.Where;
@@ -23,6 +24,7 @@ import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.RunningShop;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.TimeWorkedStore;
 
 /** What learning, estimates and prices read in the closed book, against statements on the tables that it is read from. */
 class PastTest {
@@ -186,12 +188,17 @@ class PastTest {
         });
     }
 
+    @Test
+    void aClosedJobKeepsTheTimeWorkedOnIt() {
+        List<ClosedJob> closed = new ArrayList<>();
+        SHOP.bean(BookStore.class).closedAfter(0, closed::add);
+        assertThat(closed)
+                .allSatisfy(job -> assertThat(job.benchMillis()).isEqualTo(benchMillis(job.id())))
+                .anySatisfy(job -> assertThat(job.benchMillis()).isPositive());
+    }
+
     private long benchMillis(long job) {
-        return SHOP.bean(BookStore.class).closedAfter(0).stream()
-                .filter(one -> one.id() == job)
-                .findFirst()
-                .orElseThrow()
-                .benchMillis();
+        return SHOP.bean(TimeWorkedStore.class).millis(job);
     }
 
     @Test

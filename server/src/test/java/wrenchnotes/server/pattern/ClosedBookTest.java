@@ -85,8 +85,8 @@ class ClosedBookTest {
         }
         assertThat(comebacks).isGreaterThan(100);
         int kept = snapshot.read(() -> {
-            book.rebuild();
-            return book.ask(past -> past.book().size());
+            book.forget();
+            return book.read((closed, names) -> closed.size());
         });
         assertThat(kept)
                 .isEqualTo(jdbc.sql("SELECT COUNT(*) FROM job WHERE handed_over_at IS NOT NULL")

@@ -12,7 +12,7 @@ import wrenchnotes.server.ground.CannotStart;
 import wrenchnotes.server.ground.CopyOfDatabase;
 import wrenchnotes.server.ground.DataFolder;
 
-/** The way from any earlier version of the database to this one: the scripts under {@code db/migration}, and {@link V9TheStore}. */
+/** The way from any earlier version of the database to this one: the scripts under {@code db/migration}, and what Java does between them. */
 public final class Upgrade {
 
     private static final Logger LOG = LoggerFactory.getLogger(Upgrade.class);
@@ -32,7 +32,7 @@ public final class Upgrade {
     public static Flyway to(DataSource shop, String version) {
         return Flyway.configure()
                 .dataSource(shop)
-                .javaMigrations(new V9TheStore())
+                .javaMigrations(new V9TheStore(), new V11TimeWorked())
                 .target(version)
                 .load();
     }

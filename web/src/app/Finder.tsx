@@ -7,6 +7,7 @@ import { day } from '../api/words';
 import { KeyCap } from '../parts/Buttons';
 import { Tag } from '../parts/Tag';
 import { useKeys } from './keys';
+import { onScan } from './scans';
 
 /** The one finder: a scanned tag and Enter opens the unit's newest job. */
 export function Finder({ dark }: { dark: boolean }) {
@@ -42,6 +43,20 @@ export function Finder({ dark }: { dark: boolean }) {
       go(chosen);
     }
   }
+
+  // Scanned with nothing focused: one answer is opened, several are shown.
+  const scanned = useRef<(text: string) => void>(() => undefined);
+  scanned.current = async (code) => {
+    const now = await answer(api.GET('/api/find', { params: { query: { q: code } } })).catch(() => undefined);
+    const first = now?.found[0];
+    if (first && (now.found.length === 1 || first.tag === code.toUpperCase())) {
+      go(first);
+    } else {
+      setText(code);
+      input.current?.focus();
+    }
+  };
+  useEffect(() => onScan((code) => scanned.current(code)), []);
 
   return (
     <Box position="relative" ml="auto" w={{ base: '180px', lg: '200px', xl: '300px' }}>

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { watchForScans } from './scans';
 
 /** One key and what it does on the screen that is open. */
 export type Key = { key: string; label: string; act: () => void; off?: boolean };
@@ -18,16 +19,37 @@ function typing(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
 }
 
+/** A dialog is in front: what is behind it is not pressed. */
+function covered(): boolean {
+  return document.querySelector('[role="dialog"][data-state="open"]') !== null;
+}
+
+function act(name: string) {
+  if (!covered()) {
+    listed.find((one) => one.key === name)?.act();
+  }
+}
+
+const scans = watchForScans(act);
+
 function pressed(event: KeyboardEvent) {
-  if (event.altKey || event.ctrlKey || event.metaKey || typing(event.target)) {
+  if (event.altKey || event.ctrlKey || event.metaKey || typing(event.target) || event.repeat) {
+    return;
+  }
+  if (event.key === 'Enter' && scans.enter()) {
+    event.preventDefault();
     return;
   }
   const name = event.key === ' ' ? 'Space' : event.key.length === 1 ? event.key.toUpperCase() : event.key;
   // A focused button keeps its own Space and Enter, but for the one act that is the screen's main key.
-  const key = listed.find((one) => one.key === name);
-  if (key && !event.repeat) {
+  const known = !covered() && listed.some((one) => one.key === name);
+  if (known) {
     event.preventDefault();
-    key.act();
+  }
+  if (event.key.length === 1) {
+    scans.typed(event.key, name);
+  } else if (known) {
+    act(name);
   }
 }
 

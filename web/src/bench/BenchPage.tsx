@@ -7,7 +7,7 @@ import { Mat } from '../drawing/Mat';
 import { Loaded } from '../parts/States';
 import { AbsentStrip } from './AbsentStrip';
 import { Footer } from './Footer';
-import { absent, heaps } from './heaps';
+import { absent, heaps, owedAccount } from './heaps';
 import { Kept } from './Kept';
 import { MoveDialog, type Pointed } from './MoveDialog';
 import { type Bench, pressWords } from './press';
@@ -76,6 +76,7 @@ function BenchOf({ bench }: { bench: Bench }) {
         turn={setWay}
         choose={setInstead}
         press={press}
+        settle={(thing) => setPointed({ thing, from: owedAccount(thing) })}
         busy={busy}
         error={error}
       />

@@ -43,6 +43,22 @@ export function PanelForm({
           />
         </Paper>
       );
+    case 'live':
+      return (
+        <Question
+          title="What is it live for?"
+          usual={[
+            ...bench.unit.modes.slice(0, 3),
+            'pins are read',
+            'an adjustment is made',
+            'a noise is looked for',
+          ]}
+          go="It is live"
+          busy={busy}
+          leave={leave}
+          enter={(why) => press({ act: 'power', said: { power: 'LIVE', why } })}
+        />
+      );
     case 'note':
       return <NoteForm press={press} busy={busy} leave={leave} />;
     case 'screw':
@@ -85,9 +101,7 @@ export function PanelForm({
             step={step}
             busy={busy}
             leave={leave}
-            enter={(found, basis) =>
-              press({ act: 'in', step: step.id, said: { found, basis, acknowledged: bench.way.waits?.over } })
-            }
+            enter={(found, basis) => press({ act: 'in', step: step.id, said: { found, basis } })}
           />
         ) : (
           <NotAllBack

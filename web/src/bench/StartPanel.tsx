@@ -12,6 +12,7 @@ import { Counter } from './Counter';
 import { inAccount } from './heaps';
 import { NoteForm } from './NoteForm';
 import type { Bench, Press } from './press';
+import { SeenTo } from './SeenTo';
 
 type Rework = NonNullable<Schemas['StartSaid']['rework']>;
 
@@ -36,7 +37,8 @@ export function StartPanel({
     step.things.filter((thing) => inAccount(thing, 'OUT_FOR_NOW') > 0),
   );
   const first = bench.way.steps.filter((step) => step.needs.length === 0);
-  const ready = !busy && (!bench.stand.startsAgain || rework !== undefined);
+  const ready =
+    !busy && bench.stand.notSeenTo.length === 0 && (!bench.stand.startsAgain || rework !== undefined);
   const begin = () =>
     ready &&
     press({
@@ -94,9 +96,21 @@ export function StartPanel({
           {bench.unit.before}.
         </Box>
       )}
-      {first.some((step) => step.caution) && (
-        <Caution bench>{first.find((step) => step.caution)?.caution}</Caution>
-      )}
+      {bench.stand.hazards.map((words) => (
+        <Caution bench key={words}>
+          {words}
+        </Caution>
+      ))}
+      {bench.stand.notSeenTo.map((mark) => (
+        <SeenTo key={mark} job={bench.unit.jobId} mark={mark} />
+      ))}
+      {first
+        .filter((step) => step.caution)
+        .map((step) => (
+          <Caution bench key={step.id}>
+            {step.caution}
+          </Caution>
+        ))}
       {bench.way.steps.length > 0 ? (
         <Aim bench={bench} aim={aim} set={setAim} />
       ) : (

@@ -5,6 +5,7 @@ import { type Key, useKeys } from '../app/keys';
 import { Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
+import { type Before, beforeStep } from './before';
 import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
 import { countWords, inAccount, OWED } from './heaps';
@@ -12,6 +13,7 @@ import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
 import { PanelForm } from './PanelForm';
 import { PanelKeys } from './PanelKeys';
+import { PowerMark } from './PowerMark';
 import { StartPanel } from './StartPanel';
 import { StepWords } from './StepWords';
 import { WaitPanel } from './WaitPanel';
@@ -40,9 +42,10 @@ export function StepPanel(props: Props) {
       overflowY="auto"
       maxH={{ lg: 'calc(100vh - 128px)' }}
     >
-      <Box display="flex" justifyContent="space-between" alignItems="center">
+      <Box display="flex" justifyContent="space-between" alignItems="center" gap="10px">
         <Tag text={bench.unit.tag} />
-        <Box fontFamily="mono" fontWeight={600} fontSize="15px" color="chalkDust">
+        <PowerMark power={bench.stand.power} />
+        <Box fontFamily="mono" fontWeight={600} fontSize="15px" color="chalkDust" whiteSpace="nowrap">
           {bench.run ? position : 'CLOSED'}
         </Box>
       </Box>
@@ -84,6 +87,28 @@ function Panel(props: Props) {
   return <Running {...props} />;
 }
 
+/** The large key while something has to be said first: never the key that does the step. */
+function mainBefore(before: Before, press: Props['press'], busy: boolean): MainKey {
+  switch (before.what) {
+    case 'unplug':
+      return {
+        key: 'Q',
+        words: 'It is off and unplugged',
+        act: () => press({ act: 'power', said: { power: 'UNPLUGGED', why: '' } }),
+        off: busy,
+      };
+    case 'wait':
+      return { key: 'Space', words: 'The wait is not over', act: () => undefined, off: true };
+    case 'heed':
+      return {
+        key: 'H',
+        words: before.hazard.waits ? 'Waited for, discharged: heeded' : 'Read: heeded',
+        act: () => press({ act: 'heed', step: before.hazard.step }),
+        off: busy,
+      };
+  }
+}
+
 function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
   useKeys([{ key: 'Space', label: 'Go on', act: goOn, off: busy }]);
   return (
@@ -97,13 +122,15 @@ function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
   );
 }
 
-function Running({ bench, way, step, others, turn, choose, press, busy }: Props) {
+function Running(props: Props) {
+  const { bench, way, step, others, turn, choose, press, busy } = props;
+  const before = beforeStep(step);
   // What was found broken or missing is asked for now, while its place is open.
   const owed =
     way === 'OUT' &&
     bench.way.lastReach.length === 0 &&
     (step?.things.some((thing) => OWED.some((account) => inAccount(thing, account) > 0)) ?? false);
-  const [form, setForm] = useState<Form | undefined>(owed ? 'otherwise' : undefined);
+  const [form, setForm] = useState<Form | undefined>(owed && !before ? 'otherwise' : undefined);
   const [sure, setSure] = useState<string[]>([]);
   const leave = () => setForm(undefined);
   const there = (thing: Schemas['ThingView']) =>
@@ -112,11 +139,10 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
     way === 'OUT' ? (step?.things.filter((one) => one.kind !== 'FASTENER' && there(one) > 0) ?? []) : [];
   const unsaid = named.filter((one) => !sure.includes(one.id));
   const under = way === 'OUT' ? bench.way.lastReach : [];
-  const held = way === 'IN' && bench.way.waits !== undefined && !bench.way.waits.over;
   const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
   const plain = () => {
     if (step && way === 'IN') {
-      press({ act: 'in', step: step.id, said: { found: [], acknowledged: bench.way.waits?.over } });
+      press({ act: 'in', step: step.id, said: { found: [] } });
     } else if (step) {
       press({ act: 'out', step: step.id, settled: [] });
     }
@@ -127,19 +153,20 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
   const draft = way === 'IN' && !step && bench.way.steps.every((one) => one.open || one.skipped);
   const words =
     way === 'IN'
-      ? held
-        ? 'The wait is not over'
-        : `${bench.way.waits ? 'Wait kept, discharged: off' : 'Off'} to tray (${countWords(moving)})`
+      ? `Off to tray (${countWords(moving)})`
       : under.length > 0
         ? 'Something is still off under it'
         : unsaid.length > 0
           ? `In? ${unsaid.map((one) => one.label).join(', ')}`
           : `Back in (${countWords(moving)})`;
-  const main: MainKey | undefined = step
-    ? { key: 'Space', words, act: plain, off: busy || held || under.length > 0 || unsaid.length > 0 }
-    : closable
-      ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
-      : undefined;
+  const said = step && before && mainBefore(before, press, busy);
+  const main: MainKey | undefined = said
+    ? said
+    : step
+      ? { key: 'Space', words, act: plain, off: busy || under.length > 0 || unsaid.length > 0 }
+      : closable
+        ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
+        : undefined;
   const more = moreKeys({
     bench,
     way,
@@ -170,26 +197,36 @@ function Running({ bench, way, step, others, turn, choose, press, busy }: Props)
       {form && (
         <PanelForm form={form} bench={bench} way={way} step={step} press={press} busy={busy} leave={leave} />
       )}
-      {!form && way === 'IN' && step && bench.way.waits && (
-        <WaitPanel wait={bench.way.waits} busy={busy} off={(since) => press({ act: 'leftOff', since })} />
+      {!form && before?.what === 'wait' && (
+        <WaitPanel
+          wait={before.wait}
+          said={bench.stand.power.sinceSaid}
+          busy={busy}
+          off={(since) => press({ act: 'leftOff', since })}
+        />
       )}
       {!form && under.length > 0 && (
         <ByName
           title="Still off under it, and out of reach once this is back. In now?"
           things={under}
           sure={[]}
-          say={(thing) =>
+          say={(thing) => {
+            const lying = inAccount(thing, 'TRAY');
+            if (lying === 0) {
+              props.settle(thing);
+              return;
+            }
             press({
               act: 'move',
               move: {
                 thing: thing.id,
                 from: 'TRAY',
                 to: 'FITTED',
-                count: inAccount(thing, 'TRAY'),
+                count: lying,
                 reason: 'asked for at the last moment',
               },
-            })
-          }
+            });
+          }}
         />
       )}
       {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}

@@ -15,7 +15,30 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
       <chakra.h1 fontSize="28px" lineHeight={1.18}>
         {step.title}
       </chakra.h1>
-      {step.caution && <Caution bench>{step.caution}</Caution>}
+      {step.live && (
+        <Box fontSize="17px" fontWeight={700} color="hazardLight">
+          Work under power{step.leadOnly && ', for a lead alone'}
+        </Box>
+      )}
+      {step.over.map((hazard) => (
+        <Caution bench key={hazard.step} still={hazard.heeded}>
+          {hazard.words || `${hazard.waits?.hours} hours unplugged before this`}
+          {hazard.step !== step.id && ` (${hazard.title})`}
+          {hazard.heeded && ' · heeded'}
+        </Caution>
+      ))}
+      {step.mind.map((words) => (
+        <Box
+          key={words}
+          role="note"
+          borderLeft="5px solid"
+          borderColor="brassLight"
+          pl="12px"
+          fontSize="15px"
+        >
+          {words}
+        </Box>
+      ))}
       <Box display="grid" gridTemplateColumns={pictures ? '1fr 178px' : '1fr'} gap="14px" alignItems="start">
         <Box display="grid" gap="10px">
           <Box fontSize="16px" color="chalkDust">
@@ -27,6 +50,12 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
               First: {step.mustBeTrue}.
             </Box>
           )}
+          {way === 'OUT' &&
+            step.tryFirst.map((words) => (
+              <Box key={words} fontSize="20px" color="brassLight">
+                Before this goes back: {words}
+              </Box>
+            ))}
           {way === 'OUT' && step.closeUp && (
             <Box fontSize="20px" color="brassLight">
               {step.closeUp}

@@ -10,10 +10,13 @@ import { Text } from '../parts/Fields';
 /** A caution with a wait: since when the unit is off, and from when on it may be opened further. */
 export function WaitPanel({
   wait,
+  said,
   busy,
   off,
 }: {
   wait: Schemas['Wait'];
+  /** whether somebody has said since when it is unplugged: only a lead makes that earlier */
+  said: boolean;
   busy: boolean;
   /** said since when it is without power */
   off: (since: string) => void;
@@ -29,10 +32,10 @@ export function WaitPanel({
       key,
       label,
       act: () => off(time.toISOString()),
-      off: (wait.since !== undefined && key !== '0') || busy,
+      off: (said && key !== '0') || busy,
     })),
   );
-  if (wait.since && wait.until) {
+  if (said && wait.since && wait.until) {
     return (
       <Box display="flex" gap="16px" alignItems="center" fontSize="19px" aria-label="The wait" role="group">
         <WaitRing from={wait.since} until={wait.until} size={76} />

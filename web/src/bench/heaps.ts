@@ -45,6 +45,11 @@ const ABSENT: Account[] = [...OWED, 'LEFT_OUT'];
 
 export type Absent = { thing: Thing; account: Account; count: number };
 
+/** Where something lies that is not in the tray and has still to be settled. */
+export function owedAccount(thing: Thing): Account {
+  return OWED.find((account) => inAccount(thing, account) > 0) ?? 'TRAY';
+}
+
 /** What is neither in its place nor on the mat. */
 export function absent(steps: Step[]): Absent[] {
   return steps.flatMap((step) =>

@@ -74,6 +74,15 @@ export function moreKeys({
       off: false,
       small: true,
     },
+    bench.stand.power.state === 'UNPLUGGED'
+      ? { key: 'V', words: 'make it live', act: () => setForm('live'), off: false, small: true }
+      : !step?.wantsUnplugged && {
+          key: 'Q',
+          words: 'off, unplugged',
+          act: () => press({ act: 'power', said: { power: 'UNPLUGGED', why: '' } }),
+          off: busy,
+          small: true,
+        },
     { key: 'P', words: 'pause', act: () => press({ act: 'pause' }), off: busy, small: true },
   ];
   // While a press is on its way nothing else is opened: its answer would take it away again.

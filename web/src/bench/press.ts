@@ -7,6 +7,8 @@ export type Press =
   | { act: 'start'; said: Schemas['StartSaid'] }
   | { act: 'turn'; said: Schemas['AimSaid'] }
   | { act: 'leftOff'; since: string }
+  | { act: 'power'; said: Schemas['PowerSaidNow'] }
+  | { act: 'heed'; step: string }
   | { act: 'in'; step: string; said: Schemas['InSaid'] }
   | { act: 'out'; step: string; settled: Schemas['ThingOut'][] }
   | { act: 'skip'; step: string; reason: string }
@@ -42,6 +44,10 @@ export function send(job: number, version: number, press: Press, id: string): Pr
       return answer(api.POST('/api/jobs/{job}/bench/turn', { ...at, body: press.said }));
     case 'leftOff':
       return answer(api.POST('/api/jobs/{job}/bench/left-off', { ...at, body: { since: press.since } }));
+    case 'power':
+      return answer(api.POST('/api/jobs/{job}/bench/power', { ...at, body: press.said }));
+    case 'heed':
+      return answer(api.POST('/api/jobs/{job}/bench/steps/{step}/heed', atStep(press.step)));
     case 'in':
       return answer(
         api.POST('/api/jobs/{job}/bench/steps/{step}/in', { ...atStep(press.step), body: press.said }),
@@ -115,6 +121,8 @@ const WORDS: Record<Press['act'], string> = {
   start: 'the run is begun',
   turn: 'on elsewhere',
   leftOff: 'since when it is off',
+  power: 'its power',
+  heed: 'a caution heeded',
   in: 'off to the tray',
   out: 'back in',
   skip: 'skipped',

@@ -6,7 +6,17 @@ type Step = Schemas['StepView'];
 /** Which way somebody is going. */
 export type Way = 'IN' | 'OUT';
 /** What stands in place of the step while it is filled in. */
-export type Form = 'otherwise' | 'check' | 'wrong' | 'skip' | 'note' | 'screw' | 'ends' | 'forNow' | 'turn';
+export type Form =
+  | 'live'
+  | 'otherwise'
+  | 'check'
+  | 'wrong'
+  | 'skip'
+  | 'note'
+  | 'screw'
+  | 'ends'
+  | 'forNow'
+  | 'turn';
 
 /** What the left half of the bench is given. */
 export type Props = {
@@ -21,6 +31,8 @@ export type Props = {
   turn: (way: Way) => void;
   choose: (step: string) => void;
   press: (press: Press) => void;
+  /** asks where something that is not in the tray goes */
+  settle: (thing: Schemas['ThingView']) => void;
   busy: boolean;
   error: unknown;
 };

@@ -103,7 +103,7 @@ export function CounterOutlook({
 function Mind({ outlook }: { outlook: Schemas['Outlook'] }) {
   return (
     <Box mt="12px" display="grid" gap="6px">
-      {outlook.cautions.slice(0, 3).map((caution) => (
+      {outlook.cautions.map((caution) => (
         <Caution key={caution}>{caution}</Caution>
       ))}
       {outlook.mind.map((point) => (

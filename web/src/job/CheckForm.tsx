@@ -10,7 +10,9 @@ import { Trouble } from '../parts/States';
 type Said = Schemas['CheckSaid'];
 
 const VERDICTS: Said['verdict'][] = ['PASSED', 'FAILED', 'NOT_TESTED'];
-const STAGES: Said['stage'][] = ['ARRIVAL', 'BEFORE_CLOSING', 'AFTER_CLOSING'];
+const STAGES: Said['stage'][] = ['ARRIVAL', 'OPEN', 'BEFORE_CLOSING', 'AFTER_CLOSING'];
+/** Why something is often not tested. */
+const NOT_TESTED = ['nothing here to try it with', 'not safe to try', 'the owner does not use it'];
 
 /** A check: what was tried, how, how often, and how it ended. With `corrects` it strikes an earlier one. */
 export function CheckForm({
@@ -33,7 +35,8 @@ export function CheckForm({
       stage,
       verdict: 'PASSED',
       what: due?.what ?? '',
-      coversOn: stage !== 'BEFORE_CLOSING',
+      planned: due?.id,
+      powered: due?.terms.powered ?? true,
       load: due?.load ?? '',
       times: due?.times ?? 1,
       remark: '',
@@ -44,7 +47,8 @@ export function CheckForm({
     stage: said.stage,
     verdict: said.verdict,
     what: said.what,
-    coversOn: said.coversOn,
+    planned: said.planned,
+    powered: said.powered,
     load: said.load,
     times: said.verdict === 'NOT_TESTED' ? 0 : Math.max(1, said.times),
     remark: said.remark,
@@ -82,13 +86,24 @@ export function CheckForm({
         <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="The plan">
           {planned.map(({ planned: one, missing }) => (
             <Chip
-              key={one.what}
-              on={said.what === one.what}
-              onClick={() => say({ ...said, what: one.what, load: one.load, times: one.times })}
+              key={one.id}
+              on={said.planned === one.id}
+              onClick={() =>
+                say({
+                  ...said,
+                  stage: one.stage,
+                  planned: one.id,
+                  what: one.what,
+                  load: one.load,
+                  times: one.times,
+                  powered: one.terms.powered,
+                })
+              }
             >
               {missing === '' ? '✓ ' : ''}
               {one.what}
               {one.times > 1 && ` · ${one.times} times`}
+              {one.terms.conditions && ` · ${one.terms.conditions}`}
             </Chip>
           ))}
         </Box>
@@ -98,7 +113,7 @@ export function CheckForm({
         autoFocus
         placeholder="loads, plays, throws out"
         value={said.what}
-        onChange={(event) => say({ ...said, what: event.target.value })}
+        onChange={(event) => say({ ...said, planned: undefined, what: event.target.value })}
       />
       <Box display="grid" gridTemplateColumns="1fr 90px auto" gap="8px" alignItems="end">
         <Text
@@ -117,12 +132,21 @@ export function CheckForm({
           value={said.times}
           onChange={(event) => say({ ...said, times: Number(event.target.value) })}
         />
-        <Chip on={said.coversOn} onClick={() => say({ ...said, coversOn: !said.coversOn })}>
-          covers {said.coversOn ? 'on' : 'off'}
+        <Chip on={said.powered === true} onClick={() => say({ ...said, powered: !said.powered })}>
+          {said.powered ? 'under power' : 'by hand'}
         </Chip>
       </Box>
+      {said.verdict === 'NOT_TESTED' && (
+        <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Why not">
+          {NOT_TESTED.map((one) => (
+            <Chip key={one} on={said.remark === one} onClick={() => say({ ...said, remark: one })}>
+              {one}
+            </Chip>
+          ))}
+        </Box>
+      )}
       <Text
-        label="Remark"
+        label={said.verdict === 'NOT_TESTED' ? 'Why it is not tested' : 'Remark'}
         compact
         value={said.remark}
         onChange={(event) => say({ ...said, remark: event.target.value })}

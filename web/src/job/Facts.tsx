@@ -1,20 +1,20 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { useJobWrite } from '../api/useJobWrite';
-import { day, moment } from '../api/words';
+import { day } from '../api/words';
 import { Chapters } from '../diagnosis/Chapters';
 import { DiagnosisPart } from '../diagnosis/DiagnosisPart';
-import { WaitRing } from '../drawing/WaitRing';
 import { Measured } from '../gauge/Measured';
 import { ToBeSold } from '../money/ToBeSold';
 import { Act } from '../parts/Buttons';
-import { Trouble } from '../parts/States';
 import { useCurrency } from '../team/session';
 import { money } from '../typed/sum';
+import { AsRemark } from './AsRemark';
 import type { Doing } from './doing';
+import { HoldLine } from './HoldLine';
+import { Line, Who } from './Line';
 import { Papers } from './Papers';
 import { VerdictMark } from './VerdictMark';
 
@@ -29,8 +29,8 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
       {sheet.job.brought.ownership === 'RESALE' && <ToBeSold job={sheet.job} here={change !== undefined} />}
       {sheet.holds.length > 0 && (
         <Part title="Waits">
-          {sheet.holds.map(({ hold, active }) => (
-            <HoldLine key={hold.id} hold={hold} active={active} here={change !== undefined} />
+          {sheet.holds.map((one) => (
+            <HoldLine key={one.hold.id} {...one} here={change !== undefined} />
           ))}
         </Part>
       )}
@@ -97,33 +97,6 @@ function Nothing({ children }: { children: ReactNode }) {
   return <Box color="muted">{children}</Box>;
 }
 
-function Line({ struck, children, act }: { struck?: boolean; children: ReactNode; act?: ReactNode }) {
-  return (
-    <Box
-      display="flex"
-      gap="10px"
-      justifyContent="space-between"
-      alignItems="center"
-      borderTop="1px solid"
-      borderColor="line"
-      py="4px"
-    >
-      <Box textDecoration={struck ? 'line-through' : undefined} color={struck ? 'muted' : undefined} minW={0}>
-        {children}
-      </Box>
-      {act}
-    </Box>
-  );
-}
-
-function Who({ by, at }: { by: string; at: string }) {
-  return (
-    <chakra.span color="muted" fontSize="13.5px" whiteSpace="nowrap">
-      {by}, {moment(at)}
-    </chakra.span>
-  );
-}
-
 function Correct({ what, act }: { what: string; act: () => void }) {
   return (
     <Act look="quiet" minH="32px" aria-label={`Correct ${what}`} onClick={act}>
@@ -137,6 +110,7 @@ function CheckLine({ row, change }: { row: Schemas['CheckRow']; change: Change }
   const struck = row.struckWhy !== undefined;
   const how = [
     `covers ${check.coversOn ? 'on' : 'off'}`,
+    !check.powered && check.verdict !== 'NOT_TESTED' && 'by hand',
     check.load && `with ${check.load}`,
     check.times > 1 && `${check.times} times`,
   ].filter(Boolean);
@@ -145,43 +119,20 @@ function CheckLine({ row, change }: { row: Schemas['CheckRow']; change: Change }
       struck={struck}
       act={
         change && !struck ? (
-          <Correct what={check.what} act={() => change({ what: 'check', corrects: row })} />
+          <Box display="flex" gap="4px" flexWrap="wrap" justifyContent="flex-end">
+            {check.verdict === 'FAILED' && check.stage !== 'ARRIVAL' && !check.asRemark && (
+              <AsRemark row={row} />
+            )}
+            <Correct what={check.what} act={() => change({ what: 'check', corrects: row })} />
+          </Box>
         ) : undefined
       }
     >
       <VerdictMark verdict={check.verdict} /> {floor.Stage[check.stage]}: <b>{check.what}</b>,{' '}
       {how.join(', ')}
-      {check.remark && `. ${check.remark}`} <Who by={row.by} at={check.at} />
+      {check.remark && `. ${check.remark}`}
+      {check.asRemark && `. Left as a remark: ${check.asRemark}`} <Who by={row.by} at={check.at} />
     </Line>
-  );
-}
-
-function HoldLine({ hold, active, here }: { hold: Schemas['HoldRow']; active: boolean; here: boolean }) {
-  const end = useJobWrite(() =>
-    answer(api.POST('/api/holds/{hold}/end', { params: { path: { hold: hold.id } } })),
-  );
-  return (
-    <>
-      <Line
-        act={
-          active && here && !hold.caution ? (
-            <Act minH="32px" disabled={end.isPending} onClick={() => end.mutate()}>
-              It is over
-            </Act>
-          ) : undefined
-        }
-      >
-        <chakra.span color={active ? 'amber' : 'muted'} fontWeight={active ? 700 : 400}>
-          {floor.HoldKind[hold.kind]}
-        </chakra.span>
-        : {hold.why}
-        {active ? hold.until && `, until ${moment(hold.until)}` : ', over'}
-        {active && hold.caution && ' (a caution: it cannot be shortened)'}{' '}
-        {active && hold.until && <WaitRing from={hold.from} until={hold.until} size={44} />}
-        <Who by={hold.by} at={hold.from} />
-      </Line>
-      <Trouble error={end.error} />
-    </>
   );
 }
 

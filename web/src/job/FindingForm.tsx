@@ -7,7 +7,7 @@ import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { OneOf } from '../parts/OneOf';
-import { Trouble } from '../parts/States';
+import { Caution, Trouble } from '../parts/States';
 import { useModel } from '../teardown/useModel';
 
 type Remedy = Schemas['RemedyDone']['remedy'];
@@ -47,6 +47,12 @@ export function FindingForm({
     cause,
     causeConfirmed,
   };
+  const words = `${component} ${wrong} ${remark}`.trim();
+  const hazards = useQuery({
+    queryKey: ['work-hazards', remedy, words],
+    queryFn: () => answer(api.GET('/api/work-hazards', { params: { query: { remedy, words } } })),
+    placeholderData: (before) => before,
+  });
   const write = useJobWrite(
     () =>
       answer(
@@ -107,6 +113,9 @@ export function FindingForm({
           </Chip>
         ))}
       </Box>
+      {hazards.data?.map((words) => (
+        <Caution key={words}>{words}</Caution>
+      ))}
       <Box display="grid" gridTemplateColumns="1fr 90px" gap="8px">
         <Pick
           label="Part from a drawer"

@@ -7,7 +7,7 @@ import { useJobWrite } from '../api/useJobWrite';
 import { day } from '../api/words';
 import { useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
-import { Loaded, Trouble } from '../parts/States';
+import { Caution, Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { CheckForm } from './CheckForm';
 import { CorrectArrival } from './CorrectArrival';
@@ -84,6 +84,11 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
           </Box>
         </Box>
         <Standing sheet={sheet} />
+        {sheet.hazards.map((words) => (
+          <Box key={words} mt="6px">
+            <Caution>{words}</Caution>
+          </Box>
+        ))}
         {unprinted && (
           <Box role="alert" color="hazard" mt="6px">
             It is taken in, but its slip and tag did not print. Print them from At the counter, on the right.

@@ -75,18 +75,26 @@ export function Empty({ children }: { children: ReactNode }) {
   );
 }
 
-/** The usual caution, shown before what it warns of. */
-export function Caution({ children, bench }: { children: ReactNode; bench?: boolean }) {
+/** The usual caution, shown before what it warns of; `still` when it is heeded and stands all the same. */
+export function Caution({
+  children,
+  bench,
+  still,
+}: {
+  children: ReactNode;
+  bench?: boolean;
+  still?: boolean;
+}) {
   return (
     <Box
       role="note"
       borderLeft="5px solid"
       borderColor={bench ? 'hazardLight' : 'hazard'}
-      bg={bench ? '#3A1F1B' : '#FBECEA'}
+      bg={still ? 'transparent' : bench ? '#3A1F1B' : '#FBECEA'}
       color={bench ? '#FFD9D3' : '#5A130F'}
       px="14px"
-      py="8px"
-      fontSize={bench ? '17px' : '15px'}
+      py={still ? '2px' : '8px'}
+      fontSize={bench && !still ? '17px' : '15px'}
     >
       <chakra.b>Mind: </chakra.b>
       {children}

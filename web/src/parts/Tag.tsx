@@ -1,7 +1,18 @@
 import { chakra } from '@chakra-ui/react';
 
 /** A unit's tag: a strip of masking tape with hand-sized letters. */
-export function Tag({ text, size = 15, flag }: { text: string; size?: number; flag?: string }) {
+export function Tag({
+  text,
+  size = 15,
+  flag,
+  danger,
+}: {
+  text: string;
+  size?: number;
+  flag?: string;
+  /** what came with it and can hurt */
+  danger?: string;
+}) {
   const strip = (
     <chakra.span
       display="inline-block"
@@ -21,11 +32,12 @@ export function Tag({ text, size = 15, flag }: { text: string; size?: number; fl
       {text}
     </chakra.span>
   );
-  return flag ? (
+  const hangs = danger || flag;
+  return hangs ? (
     <chakra.span display="inline-grid" justifyItems="start">
       {strip}
       <chakra.span
-        bg="amber"
+        bg={danger ? 'hazard' : 'amber'}
         color="white"
         fontFamily="mono"
         fontSize="12px"
@@ -34,7 +46,7 @@ export function Tag({ text, size = 15, flag }: { text: string; size?: number; fl
         ml="8px"
         borderRadius="0 0 3px 3px"
       >
-        {flag}
+        {hangs}
       </chakra.span>
     </chakra.span>
   ) : (

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { moment } from '../api/words';
 import { useKeys } from '../app/keys';
 import { RackDrawing } from '../drawing/RackDrawing';
@@ -102,6 +103,11 @@ function Heading({ title, aside, space }: { title: string; aside?: string; space
   );
 }
 
+/** What came with a unit and can hurt whoever takes it off the shelf. */
+function danger(row: Row): string | undefined {
+  return row.dangers.map((mark) => floor.ArrivalMark[mark]).join(', ') || undefined;
+}
+
 function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }) {
   const first = n === 0;
   return (
@@ -119,7 +125,7 @@ function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }
       borderTop={first ? undefined : '1px solid'}
       borderColor={first ? 'mat' : 'line'}
     >
-      <Tag text={row.tag} flag={row.forNow ? 'for now' : undefined} />
+      <Tag text={row.tag} flag={row.forNow ? 'for now' : undefined} danger={danger(row)} />
       <Box minW={0}>
         <b>{row.model}</b> {row.revision}
         <Box color="muted" truncate>
@@ -159,7 +165,7 @@ function WaitingRow({ row, go }: { row: Row; go: (row: Row) => void }) {
         onClick={() => go(row)}
         aria-label={`Open ${row.tag}`}
       >
-        <Tag text={row.tag} size={13.5} />
+        <Tag text={row.tag} size={13.5} danger={danger(row)} />
       </chakra.button>
       <Box fontSize="15px" minW={0}>
         {row.status.words}
@@ -205,7 +211,7 @@ function ReadyRow({ row, go }: { row: Row; go: (row: Row) => void }) {
       borderTop="1px solid"
       borderColor="line"
     >
-      <Tag text={row.tag} size={13.5} />
+      <Tag text={row.tag} size={13.5} danger={danger(row)} />
       <Box minW={0} truncate>
         <b>{row.model}</b> · {row.owner ?? 'resale'}
       </Box>

@@ -47,6 +47,8 @@ function blank(steps: Step[]): Step {
     closeUp: '',
     backAfter: [],
     waitHours: 0,
+    live: false,
+    leadOnly: false,
     photos: [],
   };
 }

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { Act } from '../parts/Buttons';
+import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Empty } from '../parts/States';
 
@@ -62,7 +62,16 @@ function Lines<T>({
   );
 }
 
-export function CheckRows({ checks, set }: { checks: Check[]; set: (checks: Check[]) => void }) {
+export function CheckRows({
+  checks,
+  steps,
+  set,
+}: {
+  checks: Check[];
+  /** of the notes: a check can be asked for before one of them goes back */
+  steps: Schemas['StepSaid'][];
+  set: (checks: Check[]) => void;
+}) {
   return (
     <Lines
       heading="Checks"
@@ -70,8 +79,15 @@ export function CheckRows({ checks, set }: { checks: Check[]; set: (checks: Chec
       more="Another check"
       lines={checks}
       set={set}
-      blank={{ stage: 'BEFORE_CLOSING', what: '', load: '', times: 1 }}
-      columns="150px 1fr 200px 76px"
+      blank={{
+        id: '',
+        stage: 'BEFORE_CLOSING',
+        what: '',
+        load: '',
+        times: 1,
+        terms: { powered: true, coversOn: false, conditions: '', beforeStep: '' },
+      }}
+      columns="140px 1fr 190px"
     >
       {(check, change) => (
         <>
@@ -107,6 +123,32 @@ export function CheckRows({ checks, set }: { checks: Check[]; set: (checks: Chec
             max={99}
             value={check.times}
             onChange={(event) => change({ times: Number(event.target.value) })}
+          />
+          <Chip
+            on={check.terms.powered}
+            onClick={() => change({ terms: { ...check.terms, powered: !check.terms.powered } })}
+          >
+            {check.terms.powered ? 'under power' : 'by hand'}
+          </Chip>
+          <Pick
+            label="Before this goes back"
+            compact
+            value={check.terms.beforeStep}
+            onChange={(event) => change({ terms: { ...check.terms, beforeStep: event.target.value } })}
+          >
+            <option value="">any time of that stage</option>
+            {steps.map((step) => (
+              <option key={step.id} value={step.id}>
+                {step.title}
+              </option>
+            ))}
+          </Pick>
+          <Text
+            label="Under which conditions"
+            compact
+            placeholder="dim light, warmed up"
+            value={check.terms.conditions}
+            onChange={(event) => change({ terms: { ...check.terms, conditions: event.target.value } })}
           />
         </>
       )}

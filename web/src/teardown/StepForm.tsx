@@ -52,6 +52,14 @@ export function StepForm({
           value={step.caution}
           onChange={(event) => set({ caution: event.target.value })}
         />
+        <Box display="flex" gap="6px" flexWrap="wrap">
+          <Chip on={step.live} onClick={() => set({ live: !step.live, waitHours: 0 })}>
+            done under power
+          </Chip>
+          <Chip on={step.leadOnly} onClick={() => set({ leadOnly: !step.leadOnly })}>
+            a lead alone
+          </Chip>
+        </Box>
       </Row>
       {others.length > 0 && (
         <Row name="Needs first">

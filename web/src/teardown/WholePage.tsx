@@ -76,7 +76,7 @@ function Whole({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
         value={overview.before}
         onChange={(event) => set({ before: event.target.value })}
       />
-      <CheckRows checks={overview.checks} set={(checks) => set({ checks })} />
+      <CheckRows checks={overview.checks} steps={notes.steps} set={(checks) => set({ checks })} />
       <WatchRows sheet={sheet} watch={overview.watch} set={(watch) => set({ watch })} />
       <LookOverRows sheet={sheet} watch={overview.lookOver} set={(lookOver) => set({ lookOver })} />
       <ModeRows modes={overview.modes} set={(modes) => set({ modes })} />

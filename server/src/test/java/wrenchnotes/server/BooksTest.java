@@ -94,8 +94,8 @@ class BooksTest {
         assertThat(in.status()).isEqualTo(409);
         assertThat(in.detail()).contains("not over yet");
         SetClock.HANDS.off(Duration.ofHours(25));
-        assertThat(client.bench(job, "steps/lid/in", Map.of("found", List.of(), "acknowledged", true))
-                        .status())
+        assertThat(client.bench(job, "steps/lid/heed", "").status()).isEqualTo(200);
+        assertThat(client.bench(job, "steps/lid/in", Map.of("found", List.of())).status())
                 .isEqualTo(200);
         // Power and acknowledgement are entries of their own, and the story reads them.
         JsonNode entries = client.get("/api/jobs/" + job + "/entries").body();
@@ -103,7 +103,7 @@ class BooksTest {
                 .extracting(entry -> entry.get("kind").asString())
                 .containsExactly("POWER_OFF", "ACKNOWLEDGED");
         assertThat(tubes.sheet(job).body().get("story").toString())
-                .contains("Wait kept before \\\"Lid off\\\", caution followed: The tube holds a charge.");
+                .contains("Heeded, for \\\"Lid off\\\": The tube holds a charge.");
     }
 
     @Test

@@ -43,19 +43,7 @@ class CorrectionsOverHttpTest {
         long job = shop.takenIn();
         long check = shop.check(job, "ARRIVAL", "PASSED").id();
         Map<String, Object> instead = body(
-                "stage",
-                "ARRIVAL",
-                "verdict",
-                "FAILED",
-                "what",
-                "plays",
-                "coversOn",
-                true,
-                "load",
-                "tape 3",
-                "times",
-                2,
-                "remark",
+                "stage", "ARRIVAL", "verdict", "FAILED", "what", "plays", "load", "tape 3", "times", 2, "remark",
                 "squeals");
         Client.Answer corrected = client.post(
                 "/api/checks/" + check + "/correction", body("why", "it was the other unit", "instead", instead));

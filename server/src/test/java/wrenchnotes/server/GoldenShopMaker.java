@@ -209,7 +209,8 @@ final class GoldenShopMaker {
         press(job, "start", "{'targets':[],'off':true,'missing':[],'rework':'OTHER','words':''}");
         press(job, "left-off", "{'since':'2026-01-01T08:00:00Z'}");
         press(job, "steps/lid/in", "{'found':[],'basis':'TOLD'}");
-        press(job, "steps/deck/in", "{'found':[],'acknowledged':true}");
+        press(job, "steps/deck/heed", "");
+        press(job, "steps/deck/in", "{'found':[]}");
     }
 
     private long found(long job, String wrong, boolean replaced) {
@@ -223,7 +224,7 @@ final class GoldenShopMaker {
     private void checked(long job, String stage, String verdict, String what, String load) {
         post(
                 "/api/jobs/" + job + "/checks",
-                "{'stage':'" + stage + "','verdict':'" + verdict + "','what':'" + what + "','coversOn':true,'load':'"
+                "{'stage':'" + stage + "','verdict':'" + verdict + "','what':'" + what + "','powered':false,'load':'"
                         + load + "','times':1,'remark':''}");
     }
 
@@ -274,7 +275,8 @@ final class GoldenShopMaker {
                 "{'targets':[" + belt + "],'off':true,'missing':[{'thing':'case','count':1}],'words':'for the belt'}");
         press(job, "left-off", "{'since':'2026-01-01T08:00:00Z'}");
         press(job, "steps/lid/in", "{'found':[{'thing':'case','toTray':2,'missing':0,'broken':1}]}");
-        press(job, "steps/deck/in", "{'found':[],'acknowledged':true}");
+        press(job, "steps/deck/heed", "");
+        press(job, "steps/deck/in", "{'found':[]}");
         press(job, "fitted", "{'component':" + belt + ",'revision':" + drive + "}");
         press(job, "turn", "{'targets':[]}");
         press(job, "steps/frame/skip", "{'reason':'not there'}");

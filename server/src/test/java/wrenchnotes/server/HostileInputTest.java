@@ -163,20 +163,8 @@ class HostileInputTest {
                 client.post(
                         jobs + "/checks",
                         body(
-                                "stage",
-                                "ARRIVAL",
-                                "verdict",
-                                "PASSED",
-                                "what",
-                                "plays",
-                                "coversOn",
-                                true,
-                                "load",
-                                "",
-                                "times",
-                                0,
-                                "remark",
-                                "")),
+                                "stage", "ARRIVAL", "verdict", "PASSED", "what", "plays", "load", "", "times", 0,
+                                "remark", "")),
                 "times");
         assertField(
                 client.post(jobs + "/holds", Map.of("kind", "DRY", "why", "board", "until", "2001-01-01T00:00:00Z")),

@@ -38,12 +38,18 @@ class JobOverHttpTest {
         shop.in(job, "deck");
         client.bench(job, "moves", body("thing", "washer", "from", "TRAY", "to", "LOST", "count", 1, "reason", ""));
         assertThat(shop.out(job, "deck").status()).isEqualTo(200);
-        assertThat(shop.out(job, "lid").status()).isEqualTo(200);
+        Client.Answer buried = shop.out(job, "lid");
+        assertThat(buried.status())
+                .as("not in the tray, and just as much out of reach")
+                .isEqualTo(409);
+        assertThat(buried.detail()).contains("Under it, and out of reach later: 1 × thrust washer, lost");
 
         Client.Answer refused = client.bench(job, "close", "");
         assertThat(refused.status()).isEqualTo(409);
         assertThat(strings(refused.body().get("reasons")))
                 .containsExactlyInAnyOrder(
+                        "\"Lid off\" is still open: put it back in.",
+                        "2 × case, in the tray: put back, replace, or leave out and say why.",
                         "1 × case, missing on arrival: replace from a drawer, or leave out and say why.",
                         "1 × case, broken: replace from a drawer, or leave out and say why.",
                         "1 × thrust washer, lost: replace from a drawer, or leave out and say why.",
@@ -85,6 +91,7 @@ class JobOverHttpTest {
                 body("thing", "washer", "from", "LOST", "to", "TRAY", "count", 1, "reason", "under the mat"));
         assertThat(client.bench(job, "close", "").detail()).contains("1 × thrust washer, in the tray");
         client.bench(job, "moves", body("thing", "washer", "from", "TRAY", "to", "FITTED", "count", 1, "reason", ""));
+        assertThat(shop.out(job, "lid").status()).isEqualTo(200);
         shop.check(job, "BEFORE_CLOSING", "PASSED");
         assertThat(client.bench(job, "close", "").status()).isEqualTo(200);
         assertThat(shop.standing(job)).isEqualTo("TO_CHECK");

@@ -153,20 +153,8 @@ final class SmallShop {
         return client.post(
                 "/api/jobs/" + job + "/checks",
                 body(
-                        "stage",
-                        stage,
-                        "verdict",
-                        verdict,
-                        "what",
-                        "plays",
-                        "coversOn",
-                        true,
-                        "load",
-                        "",
-                        "times",
-                        1,
-                        "remark",
-                        ""));
+                        "stage", stage, "verdict", verdict, "what", "plays", "powered", false, "load", "", "times", 1,
+                        "remark", ""));
     }
 
     /** How a run is begun. */

@@ -53,6 +53,10 @@ class StoredFormsTest {
             "checks":[{"stage":"AFTER_CLOSING","what":"plays","load":"tape","times":2}],\
             "watch":[{"component":7,"words":"flat?"}],"lookOver":[{"component":9,"words":"on?"}]}""";
 
+    /** What form 2 has more. */
+    private static final String OVERVIEW_2 = OVERVIEW.replace(
+            "\"load\":\"tape\",\"times\":2}", "\"load\":\"tape\",\"times\":2,\"id\":\"after-closing-plays-tape\"}");
+
     private static final Step STEP = new Step(
             "lid",
             "Lid off",
@@ -108,10 +112,20 @@ class StoredFormsTest {
     }
 
     @Test
-    void notesAreWrittenAsFormOneLetterByLetter() {
-        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":1,\"steps\":[" + LID + "]}");
-        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":1," + OVERVIEW);
-        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":1,\"step\":" + LID + "}");
+    void notesAreWrittenAsFormTwoLetterByLetter() {
+        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":2,\"steps\":[" + LID + "]}");
+        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":2," + OVERVIEW_2);
+        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":2,\"step\":" + LID + "}");
+        Step trim = Step.of("trim", "Trim", Doing.of(Side.TOP, "", 1)).with(new Caution("Live pins.", 0, true, true));
+        assertThat(NotesForm.proposal(NotesForm.proposal(trim))).isEqualTo(trim);
+        Overview plan = new Overview(
+                "",
+                null,
+                List.of(new Overview.PlannedCheck(
+                        "eye", Stage.OPEN, "eye sees", "", 1, new Overview.Terms(false, true, "dim light", "lid"))),
+                null,
+                null);
+        assertThat(NotesForm.overview(NotesForm.overview(plan))).isEqualTo(plan);
     }
 
     @Test
@@ -120,7 +134,7 @@ class StoredFormsTest {
                 .isInstanceOf(Stored.UnknownForm.class)
                 .hasMessageContaining("form 7")
                 .hasMessageContaining("newer");
-        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":2}")).isInstanceOf(Stored.UnknownForm.class);
+        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":3}")).isInstanceOf(Stored.UnknownForm.class);
     }
 
     /** What a form holds are texts, numbers and other forms: no name of the core can get into the database, or out of it. */

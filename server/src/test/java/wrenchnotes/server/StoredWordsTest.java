@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Basis;
+import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
@@ -22,6 +23,7 @@ import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
 import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.gauge.LogicChip.LogicFunction;
+import wrenchnotes.core.job.HoldAnswer;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.outcome.Outcome;
@@ -45,7 +47,7 @@ class StoredWordsTest {
                     "FITTED TRAY MISSING_ON_ARRIVAL LOST BROKEN DESTROYED REPLACED LEFT_OUT OUT_FOR_NOW"),
             Map.entry(Basis.class, "COUNTED TOLD UNKNOWN"),
             Map.entry(Rework.class, "FORGOTTEN_PLUG MISSED_CHECK WRONG_PART SECOND_FAULT OTHER"),
-            Map.entry(Stage.class, "ARRIVAL BEFORE_CLOSING AFTER_CLOSING"),
+            Map.entry(Stage.class, "ARRIVAL OPEN BEFORE_CLOSING AFTER_CLOSING"),
             Map.entry(Verdict.class, "PASSED FAILED NOT_TESTED"),
             Map.entry(
                     ArrivalMark.class,
@@ -62,7 +64,9 @@ class StoredWordsTest {
             Map.entry(GaugeKind.class, "BELT GEAR THREAD RAILS LOGIC CHAIN SPINDLE BLEED CAPACITOR LIMIT"),
             Map.entry(Judgement.class, "GOOD BAD CAN_NOT_SAY"),
             Map.entry(LogicFunction.class, "NAND NOR AND OR XOR NOT BUFFER"),
-            Map.entry(HoldKind.class, "CURE DRY REST BLEED SOAK PART OWNER"),
+            Map.entry(HoldKind.class, "CURE DRY REST BLEED SOAK PART OWNER SET_ASIDE"),
+            Map.entry(HoldAnswer.class, "YES NOT_YET NO"),
+            Map.entry(Power.class, "LIVE OFF UNPLUGGED"),
             Map.entry(Triage.class, "MEND SELL_AS_IS KEEP_FOR_PARTS SCRAP"),
             Map.entry(
                     Outcome.class,

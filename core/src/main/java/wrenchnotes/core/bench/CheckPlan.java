@@ -22,8 +22,8 @@ public final class CheckPlan {
     public record DueCheck(PlannedCheck planned, String missing) {}
 
     /**
-     * The planned checks of a stage, in the order of the plan. A check answers a planned one if it says the same words; it
-     * is done when the last that does passed often enough, or says that it was not tested.
+     * The planned checks of a stage, in the order of the plan. A check answers a planned one if it is the one, or says the same words; it
+     * is done when the last that does passed as planned (with that load, so often, covers on where it says so), or says that it was not tested.
      *
      * @param checks those since the unit was last opened
      */
@@ -33,21 +33,56 @@ public final class CheckPlan {
                 .toList();
     }
 
+    /**
+     * What the plan wants tried before a step goes back and was not, a sentence each. Passing it over is saying that it is not tested, and why.
+     *
+     * @param checks those since the unit was last opened
+     */
+    static List<String> before(String step, Overview plan, CheckRecord checks) {
+        return plan.checks().stream()
+                .filter(planned -> planned.terms().beforeStep().equals(step))
+                .map(planned -> missing(planned, checks))
+                .filter(missing -> !missing.isEmpty())
+                .toList();
+    }
+
     private static String missing(PlannedCheck planned, CheckRecord checks) {
-        Optional<Check> last = checks.checks().stream()
-                .filter(check ->
-                        check.stage() == planned.stage() && check.what().equalsIgnoreCase(planned.what()))
-                .reduce((earlier, later) -> later);
         String name = "\"" + planned.what() + "\"";
+        List<Check> tried = checks.checks().stream()
+                .filter(check -> check.stage() == planned.stage() && is(check, planned))
+                .toList();
+        Optional<Check> last = tried.stream()
+                .filter(check ->
+                        check.verdict() == Verdict.NOT_TESTED || check.load().equalsIgnoreCase(planned.load()))
+                .reduce((earlier, later) -> later);
         if (last.isEmpty()) {
-            return "Not checked " + planned.stage().words() + " yet: " + name + often(planned) + ".";
+            return tried.isEmpty()
+                    ? "Not checked " + planned.stage().words() + " yet: " + name + often(planned) + "."
+                    : name + " was tried " + with(tried.get(tried.size() - 1).load()) + "; the plan says "
+                            + with(planned.load()) + ".";
         }
-        if (last.get().verdict() == Verdict.FAILED) {
-            return name + " failed: mend it and check again.";
+        Check check = last.get();
+        if (check.verdict() == Verdict.FAILED) {
+            return check.asRemark().isPresent() ? "" : name + " failed: mend it and check again.";
         }
-        return last.get().verdict() == Verdict.NOT_TESTED || last.get().times() >= planned.times()
+        if (check.verdict() == Verdict.NOT_TESTED) {
+            return "";
+        }
+        if (planned.terms().coversOn() && !check.coversOn()) {
+            return name + " was tried with the covers off; the plan says covers on.";
+        }
+        return check.times() >= planned.times()
                 ? ""
-                : name + " was tried " + times(last.get().times()) + "; the plan says " + times(planned.times()) + ".";
+                : name + " was tried " + times(check.times()) + "; the plan says " + times(planned.times()) + ".";
+    }
+
+    private static boolean is(Check check, PlannedCheck planned) {
+        return check.planned().filter(planned.id()::equals).isPresent()
+                || check.what().equalsIgnoreCase(planned.what());
+    }
+
+    private static String with(String load) {
+        return load.isEmpty() ? "without a load" : "with " + load;
     }
 
     private static String often(PlannedCheck planned) {

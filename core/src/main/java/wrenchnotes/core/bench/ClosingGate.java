@@ -2,9 +2,9 @@ package wrenchnotes.core.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
-import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.teardown.Teardown;
 
 /**
@@ -43,24 +43,23 @@ public final class ClosingGate {
                 .filter(tally -> tally.stillInside() > 0)
                 .forEach(tally -> reasons.add(tally.sentence()));
         ends.temporary().forEach(words -> reasons.add("For the test only: " + words + ". Put it right."));
-        List<CheckPlan.DueCheck> planned = CheckPlan.at(Stage.BEFORE_CLOSING, notes.overview(), checks);
-        if (planned.isEmpty()) {
-            reasons.addAll(unplanned(checks));
+        List<CheckPlan.DueCheck> planned = Stream.of(Stage.OPEN, Stage.BEFORE_CLOSING)
+                .flatMap(stage -> CheckPlan.at(stage, notes.overview(), checks).stream())
+                .toList();
+        if (planned.isEmpty() && checks.last(Stage.BEFORE_CLOSING).isEmpty()) {
+            reasons.add("Nothing is checked before closing: try it by hand and under power, or say not tested.");
         }
         planned.stream()
                 .map(CheckPlan.DueCheck::missing)
                 .filter(missing -> !missing.isEmpty())
                 .forEach(reasons::add);
+        checks.standingFailures().stream()
+                .filter(failed -> planned.stream()
+                        .noneMatch(due ->
+                                failed.what().equalsIgnoreCase(due.planned().what())
+                                        && !due.missing().isEmpty()))
+                .map(failed -> "\"" + failed.words() + "\" failed: mend it and check again, or take it as a remark.")
+                .forEach(reasons::add);
         return reasons;
-    }
-
-    /** Where the notes plan nothing, somebody has at least to have tried it. */
-    private static List<String> unplanned(CheckRecord checks) {
-        return checks.last(Stage.BEFORE_CLOSING)
-                .map(last -> last.verdict() == Verdict.FAILED
-                        ? List.of("The last check before closing failed: mend it and check again.")
-                        : List.<String>of())
-                .orElse(List.of(
-                        "Nothing is checked before closing: try it by hand and under power, or say not tested."));
     }
 }

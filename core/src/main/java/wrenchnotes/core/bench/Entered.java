@@ -18,9 +18,9 @@ public sealed interface Entered {
 
         R skipped(Skipped skipped);
 
-        R waitKept(WaitKept waitKept);
+        R heeded(Heeded heeded);
 
-        R leftOff(LeftOff leftOff);
+        R powered(Powered powered);
 
         R paused(Paused paused);
 
@@ -71,24 +71,24 @@ public sealed interface Entered {
         }
     }
 
-    /** The wait before a step was kept and its caution followed. */
-    record WaitKept(String step, String title, String caution) implements Entered {
+    /** A caution was heeded. */
+    record Heeded(Acknowledgement acknowledged, String title, String caution) implements Entered {
         @Override
         public <R> R read(Reader<R> reader) {
-            return reader.waitKept(this);
+            return reader.heeded(this);
         }
     }
 
     /**
-     * Since when the unit is without power.
+     * The unit's power was switched, or somebody said since when it is unplugged.
      *
-     * @param hours the longest wait among what is still to open; 0 if there is none
-     * @param until when that is over; empty if it is already
+     * @param hours the longest wait among what is open or still to open; 0 if there is none, or if it is not unplugged
+     * @param until when that is over; empty if it is already, or if there is none
      */
-    record LeftOff(Instant since, int hours, Optional<Instant> until) implements Entered {
+    record Powered(PowerEntry entry, int hours, Optional<Instant> until) implements Entered {
         @Override
         public <R> R read(Reader<R> reader) {
-            return reader.leftOff(this);
+            return reader.powered(this);
         }
     }
 

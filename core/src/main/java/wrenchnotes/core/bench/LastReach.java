@@ -1,9 +1,10 @@
 package wrenchnotes.core.bench;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
-import wrenchnotes.core.teardown.Thing;
 
 /** What can no longer be reached once a step is back in: asked for by name at the last moment. */
 public final class LastReach {
@@ -11,20 +12,28 @@ public final class LastReach {
     private LastReach() {}
 
     /**
-     * Things still in the tray whose own step is closed already and lies inside this one.
+     * What is unsettled of things whose own step is closed already and lies inside this one: in the tray, broken, lost, missing, used up, or
+     * left out for now.
      *
      * @param id a step that is about to go back
+     * @param stays ids of things of which it was said on this run that they stay out for now
      */
-    public static List<Thing> before(Teardown notes, WayIn way, Ledger ledger, String id) {
-        return notes.dependents(id).stream()
-                .filter(inner -> !way.isOpen(inner.id()))
-                .flatMap(inner -> stillOff(inner, ledger).stream())
+    public static List<Unsettled> before(Teardown notes, WayIn way, Ledger ledger, String id, Set<String> stays) {
+        Set<String> inside = new HashSet<>();
+        inside(notes, way, id, inside);
+        return ledger.unsettled().stream()
+                .filter(one -> inside.contains(one.thing().id()))
+                .filter(one -> one.account() != Account.OUT_FOR_NOW
+                        || !stays.contains(one.thing().id()))
                 .toList();
     }
 
-    private static List<Thing> stillOff(Step step, Ledger ledger) {
-        return step.things().stream()
-                .filter(thing -> ledger.count(thing.id(), Account.TRAY) > 0)
-                .toList();
+    private static void inside(Teardown notes, WayIn way, String id, Set<String> things) {
+        for (Step inner : notes.dependents(id)) {
+            if (!way.isOpen(inner.id())) {
+                inner.things().forEach(thing -> things.add(thing.id()));
+            }
+            inside(notes, way, inner.id(), things);
+        }
     }
 }

@@ -76,9 +76,8 @@ final class Moving {
     }
 
     private void refuseIfLastReach(Step step) {
-        List<String> off = LastReach.before(before.notes(), before.way(), before.ledger(), step.id()).stream()
-                .map(thing -> "Still off under it: " + thing.label()
-                        + ". Put it in now, or say why it stays out: it cannot be reached later.")
+        List<String> off = before.lastReach(step).stream()
+                .map(open -> "Under it, and out of reach later: " + open.sentence())
                 .toList();
         if (!off.isEmpty()) {
             throw Refused.because(off);

@@ -26,6 +26,10 @@ public sealed interface Press {
 
         R leaveOff(LeaveOff leaveOff);
 
+        R switchTo(SwitchTo switchTo);
+
+        R heed(Heed heed);
+
         R countMissing(CountMissing countMissing);
 
         R pause(Pause pause);
@@ -68,9 +72,9 @@ public sealed interface Press {
      *
      * @param found otherwise than the notes say
      * @param basis how the counts are known that are not said one by one
-     * @param waitKept that the wait which the step's caution asks for was kept, and what it asks for was done
+     * @param lead whether a lead does it
      */
-    record StepIn(String step, List<TakenOff> found, Basis basis, boolean waitKept) implements Press {
+    record StepIn(String step, List<TakenOff> found, Basis basis, boolean lead) implements Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.stepIn(this);
@@ -91,8 +95,9 @@ public sealed interface Press {
      *
      * @param settled what did not simply go back
      * @param parts by thing: where what it was replaced with came from, in words
+     * @param checks all that stand
      */
-    record StepOut(String step, List<PutBack> settled, Map<String, String> parts) implements Press {
+    record StepOut(String step, List<PutBack> settled, Map<String, String> parts, CheckRecord checks) implements Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.stepOut(this);
@@ -137,11 +142,46 @@ public sealed interface Press {
         }
     }
 
-    /** Since when the unit is without power. It can be said later again, never earlier: no wait can be shortened. */
-    record LeaveOff(Instant since) implements Press {
+    /**
+     * Since when the unit is unplugged. Whoever works on it may say so once, as far back as the unit is here; what was said is made
+     * earlier by a lead only. Nobody can say that it was unplugged when it is known to have had power.
+     *
+     * @param here since when the unit is in the shop
+     * @param lead whether a lead says it
+     */
+    record LeaveOff(Instant since, Instant here, boolean lead) implements Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.leaveOff(this);
+        }
+    }
+
+    /**
+     * The unit is switched.
+     *
+     * @param why what it is live for: "tracking is adjusted"; may be empty
+     */
+    record SwitchTo(Power power, String why) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.switchTo(this);
+        }
+    }
+
+    /**
+     * A caution is heeded: read, waited for, and done what it asks for.
+     *
+     * @param step id of the step whose caution it is
+     */
+    record Heed(String step) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.heed(this);
+        }
+
+        @Override
+        public boolean goesByNotes() {
+            return true;
         }
     }
 

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import wrenchnotes.core.teardown.Caution;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
@@ -84,16 +86,75 @@ final class Pressing implements Press.Reader<String> {
     public String stepIn(Press.StepIn said) {
         Step step = before.notes().step(said.step());
         before.way().in(step.id());
-        before.waitBefore(step, by.now()).ifPresent(wait -> {
-            wait.mustBeKept(step, said.waitKept());
-            is(new Entered.WaitKept(step.id(), step.title(), step.caution()));
-        });
+        if (step.danger().leadOnly() && !said.lead()) {
+            throw Refused.because("\"" + step.title() + "\" is for a lead alone: ask one to do it.");
+        }
+        mustBeSafe(step);
         return made(new Moving(before, by).in(said));
     }
 
     @Override
     public String stepOut(Press.StepOut said) {
+        Step step = before.notes().step(said.step());
+        before.way().out(step.id());
+        mustBeSafe(step);
+        List<String> untried = before.inTheWayOfGoingBack(step, said.checks());
+        if (!untried.isEmpty()) {
+            throw Refused.because(untried);
+        }
         return made(new Moving(before, by).out(said));
+    }
+
+    private void mustBeSafe(Step step) {
+        List<String> reasons = before.hazards().inTheWay(step, by.now());
+        if (!reasons.isEmpty()) {
+            throw Refused.because(reasons);
+        }
+    }
+
+    @Override
+    public String heed(Press.Heed said) {
+        Step step = before.notes().step(said.step());
+        if (step.danger().equals(Caution.NONE)) {
+            throw new Invalid("step", "\"" + step.title() + "\" has no caution");
+        }
+        if (!step.danger().live() && !before.power().is(Power.UNPLUGGED)) {
+            throw Refused.because("The unit has power: switch it off, unplug it and say so first.");
+        }
+        Wait.of(step, before.power().unpluggedSince(), by.now())
+                .filter(wait -> !wait.over())
+                .ifPresent(wait -> {
+                    throw Refused.because(wait.sentence(step.title()));
+                });
+        is(new Entered.Heeded(new Acknowledgement(step.id(), by.moment()), step.title(), step.caution()));
+        return "Heeded: " + (step.caution().isEmpty() ? step.title() : step.caution());
+    }
+
+    @Override
+    public String switchTo(Press.SwitchTo said) {
+        String why = Checked.optionalText("why", said.why(), 200);
+        if (before.power().is(said.power())) {
+            throw Refused.because("It is " + said.power().words() + " already.");
+        }
+        powered(new PowerEntry(said.power(), by.now(), why, false, by.moment()));
+        return "Power: " + said.power().words() + (why.isEmpty() ? "" : ", " + why);
+    }
+
+    private void powered(PowerEntry entry) {
+        int hours = entry.power() == Power.UNPLUGGED ? longestWait() : 0;
+        Optional<Instant> until = Optional.of(entry.since().plus(Duration.ofHours(hours)))
+                .filter(end -> hours > 0 && end.isAfter(by.now()));
+        is(new Entered.Powered(entry, hours, until));
+    }
+
+    /** Of what the next steps stand under, in and out; 0 if they ask for none. */
+    private int longestWait() {
+        return Stream.concat(before.nextIn().stream(), before.way().nextOut().stream())
+                .flatMap(step -> before.over(step, by.now()).stream())
+                .flatMap(hazard -> hazard.waits().stream())
+                .mapToInt(Wait::hours)
+                .max()
+                .orElse(0);
     }
 
     @Override
@@ -136,20 +197,20 @@ final class Pressing implements Press.Reader<String> {
         if (since.isAfter(by.now())) {
             throw new Invalid("since", "It cannot be off since a moment that is still to come");
         }
-        if (before.underWay()
-                .flatMap(RunRecord::leftOffSince)
-                .filter(since::isBefore)
-                .isPresent()) {
-            throw Refused.because("A wait that is a caution cannot be shortened: it runs from the time said first.");
+        PowerLog power = before.power();
+        Instant now = power.unpluggedSince()
+                .orElseThrow(() -> Refused.because("The unit has power: switch it off, unplug it and say so first."));
+        if (power.lastWithPower().filter(since::isBefore).isPresent()) {
+            throw Refused.because(
+                    "It had power after that, as is on record: it is unplugged since then at the earliest.");
         }
-        int hours = before.notes().steps().stream()
-                .filter(step -> !before.way().isOpen(step.id()))
-                .mapToInt(Step::waitHours)
-                .max()
-                .orElse(0);
-        Optional<Instant> until =
-                Optional.of(since.plus(Duration.ofHours(hours))).filter(end -> end.isAfter(by.now()));
-        is(new Entered.LeftOff(since, hours, until));
+        if (since.isBefore(now) && !said.lead() && (power.sinceIsSaid() || since.isBefore(said.here()))) {
+            throw Refused.because(
+                    power.sinceIsSaid()
+                            ? "A wait for safety runs from the time said first: only a lead can make it earlier."
+                            : "The unit was not here yet: only a lead can say since when it was off before.");
+        }
+        powered(new PowerEntry(Power.UNPLUGGED, since, "", true, by.moment()));
         return "Left off";
     }
 

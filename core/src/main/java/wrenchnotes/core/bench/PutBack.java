@@ -8,7 +8,7 @@ import wrenchnotes.core.unit.Refused;
 /**
  * What became of one thing on the way out. What is not said stays in the tray, and the gate will ask for it.
  *
- * @param back from the tray into its place
+ * @param back into its place: from the tray, and then what was left out for now
  * @param replaced filled from a drawer instead
  * @param leftOut the place stays empty on purpose
  * @param forNow the place stays empty until the next run
@@ -49,6 +49,10 @@ public record PutBack(String thing, int back, int replaced, int leftOut, int for
     public List<Move> moves(Ledger ledger) {
         List<Move> moves = new ArrayList<>();
         Ledger now = ledger;
+        int found = Math.min(back - ledger.count(thing, Account.TRAY), ledger.count(thing, Account.OUT_FOR_NOW));
+        if (found > 0) {
+            now = post(moves, now, Move.of(thing, Account.OUT_FOR_NOW, Account.TRAY, found));
+        }
         if (back > 0) {
             now = post(moves, now, Move.of(thing, Account.TRAY, Account.FITTED, back));
         }

@@ -5,12 +5,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
-import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Refused;
@@ -110,9 +111,23 @@ public final class Run {
         return way.nextIn(route());
     }
 
-    /** What a step has to wait for; empty for one that asks for no wait. */
-    public Optional<Wait> waitBefore(Step step, Instant now) {
-        return Wait.of(step, underWay().flatMap(RunRecord::leftOffSince), now);
+    /** The unit's power in this stay, each run having begun unplugged. */
+    public PowerLog power() {
+        return PowerLog.of(log.power(), log.runs());
+    }
+
+    Hazards hazards() {
+        return new Hazards(notes, way, power(), log.acknowledged());
+    }
+
+    /** The cautions that a step stands under, in the order of the notes. */
+    public List<Hazard> over(Step step, Instant now) {
+        return hazards().over(step, now);
+    }
+
+    /** Whether the next step has to wait for somebody to say that the unit is off and unplugged. */
+    public boolean wantsUnplugged(Step step) {
+        return underWay().isPresent() && !step.danger().live() && !power().is(Power.UNPLUGGED);
     }
 
     /** When a step was last done on the way in; what was taken back never happened. Empty if the unit was never opened. */
@@ -154,11 +169,24 @@ public final class Run {
         return BothWays.disagreeing(notes.things(), moves);
     }
 
-    /** What is still off and can no longer be reached once the next step is out. */
-    public List<Thing> lastReach() {
-        return way.nextOut()
-                .map(step -> LastReach.before(notes, way, ledger, step.id()))
-                .orElse(List.of());
+    /** What is unsettled and can no longer be reached once the next step is out. */
+    public List<Unsettled> lastReach() {
+        return way.nextOut().map(this::lastReach).orElse(List.of());
+    }
+
+    List<Unsettled> lastReach(Step out) {
+        Set<String> stays = thisRun(log.moves().stream(), LedgerEntry::moment)
+                .map(LedgerEntry::move)
+                .filter(move -> move.to() == Account.OUT_FOR_NOW)
+                .map(Move::thing)
+                .collect(Collectors.toSet());
+        return LastReach.before(notes, way, ledger, out.id(), stays);
+    }
+
+    private <T> Stream<T> thisRun(Stream<T> entries, Function<T, Moment> moment) {
+        return underWay()
+                .map(run -> entries.filter(entry -> !moment.apply(entry).isBefore(run.started())))
+                .orElse(Stream.empty());
     }
 
     /** Whether any entry goes by the notes of the sub-assembly that is this component. */
@@ -182,6 +210,13 @@ public final class Run {
                 .map(since -> forNow
                         ? ClosingGate.reasonsForNow(notes, way, ledger, ends, since)
                         : ClosingGate.reasons(notes, way, ledger, ends, since))
+                .orElse(List.of());
+    }
+
+    /** What the plan wants tried before a step goes back and was not, a sentence each. */
+    public List<String> inTheWayOfGoingBack(Step step, CheckRecord checks) {
+        return lastIn().map(checks::since)
+                .map(since -> CheckPlan.before(step.id(), notes.overview(), since))
                 .orElse(List.of());
     }
 

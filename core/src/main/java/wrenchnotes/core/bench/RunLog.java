@@ -12,14 +12,23 @@ import java.util.stream.Stream;
  * @param runs oldest first; at most the last one is not closed
  * @param steps in the order in which they were entered
  * @param moves in the order in which they were entered
+ * @param power what was said of the unit's power beside its runs, each of which began unplugged
+ * @param acknowledged cautions that were heeded
  */
-public record RunLog(List<RunRecord> runs, List<StepEntry> steps, List<LedgerEntry> moves) {
-    public static final RunLog NONE = new RunLog(List.of(), List.of(), List.of());
+public record RunLog(
+        List<RunRecord> runs,
+        List<StepEntry> steps,
+        List<LedgerEntry> moves,
+        List<PowerEntry> power,
+        List<Acknowledgement> acknowledged) {
+    public static final RunLog NONE = new RunLog(List.of(), List.of(), List.of(), List.of(), List.of());
 
     public RunLog {
         runs = List.copyOf(runs);
         steps = List.copyOf(steps);
         moves = List.copyOf(moves);
+        power = List.copyOf(power);
+        acknowledged = List.copyOf(acknowledged);
     }
 
     /** The run that is under way, if the unit is not closed. */
@@ -37,17 +46,18 @@ public record RunLog(List<RunRecord> runs, List<StepEntry> steps, List<LedgerEnt
     private final class Onto implements Entered.Reader<RunLog> {
         @Override
         public RunLog begun(Entered.Begun begun) {
-            return new RunLog(more(runs, List.of(begun.run())), steps, moves);
+            return new RunLog(more(runs, List.of(begun.run())), steps, moves, power, acknowledged);
         }
 
         @Override
         public RunLog stepped(Entered.Stepped stepped) {
-            return new RunLog(runs, more(steps, List.of(stepped.step())), more(moves, stepped.moves()));
+            return new RunLog(
+                    runs, more(steps, List.of(stepped.step())), more(moves, stepped.moves()), power, acknowledged);
         }
 
         @Override
         public RunLog moved(Entered.Moved moved) {
-            return new RunLog(runs, steps, more(moves, moved.moves()));
+            return new RunLog(runs, steps, more(moves, moved.moves()), power, acknowledged);
         }
 
         @Override
@@ -61,8 +71,8 @@ public record RunLog(List<RunRecord> runs, List<StepEntry> steps, List<LedgerEnt
         }
 
         @Override
-        public RunLog leftOff(Entered.LeftOff off) {
-            return changed(run -> run.leftOff(off.since()));
+        public RunLog powered(Entered.Powered powered) {
+            return new RunLog(runs, steps, moves, more(power, List.of(powered.entry())), acknowledged);
         }
 
         @Override
@@ -81,15 +91,15 @@ public record RunLog(List<RunRecord> runs, List<StepEntry> steps, List<LedgerEnt
         }
 
         @Override
-        public RunLog waitKept(Entered.WaitKept kept) {
-            return RunLog.this;
+        public RunLog heeded(Entered.Heeded heeded) {
+            return new RunLog(runs, steps, moves, power, more(acknowledged, List.of(heeded.acknowledged())));
         }
     }
 
     private RunLog changed(UnaryOperator<RunRecord> change) {
         List<RunRecord> others = new ArrayList<>(runs);
         others.set(others.size() - 1, change.apply(others.get(others.size() - 1)));
-        return new RunLog(others, steps, moves);
+        return new RunLog(others, steps, moves, power, acknowledged);
     }
 
     private static <T> List<T> more(List<T> some, List<T> others) {

@@ -13,7 +13,6 @@ import wrenchnotes.core.unit.Moment;
  * @param route where it goes
  * @param skipped ids of the steps passed over
  * @param pausedSince empty unless the clock stands still
- * @param leftOffSince since when the unit was without power, if a caution asked for it
  * @param why why it was begun
  * @param startedBy the name of whoever began it
  * @param closed whether it was ended by closing the unit
@@ -23,7 +22,6 @@ public record RunRecord(
         Route route,
         Set<String> skipped,
         Optional<Instant> pausedSince,
-        Optional<Instant> leftOffSince,
         Why why,
         Moment started,
         String startedBy,
@@ -59,28 +57,24 @@ public record RunRecord(
 
     /** A run that begins now, along a way. */
     static RunRecord begun(long id, Route route, Why why, Moment moment, String by) {
-        return new RunRecord(id, route, Set.of(), Optional.empty(), Optional.empty(), why, moment, by, false);
+        return new RunRecord(id, route, Set.of(), Optional.empty(), why, moment, by, false);
     }
 
     RunRecord turned(Route other) {
-        return new RunRecord(id, other, skipped, pausedSince, leftOffSince, why, started, startedBy, closed);
+        return new RunRecord(id, other, skipped, pausedSince, why, started, startedBy, closed);
     }
 
     RunRecord passedOver(String step) {
         Set<String> more = new TreeSet<>(skipped);
         more.add(step);
-        return new RunRecord(id, route, more, pausedSince, leftOffSince, why, started, startedBy, closed);
+        return new RunRecord(id, route, more, pausedSince, why, started, startedBy, closed);
     }
 
     RunRecord paused(Optional<Instant> since) {
-        return new RunRecord(id, route, skipped, since, leftOffSince, why, started, startedBy, closed);
-    }
-
-    RunRecord leftOff(Instant since) {
-        return new RunRecord(id, route, skipped, pausedSince, Optional.of(since), why, started, startedBy, closed);
+        return new RunRecord(id, route, skipped, since, why, started, startedBy, closed);
     }
 
     RunRecord ended() {
-        return new RunRecord(id, route, skipped, pausedSince, leftOffSince, why, started, startedBy, true);
+        return new RunRecord(id, route, skipped, pausedSince, why, started, startedBy, true);
     }
 }

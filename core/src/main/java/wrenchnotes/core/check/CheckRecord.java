@@ -1,5 +1,6 @@
 package wrenchnotes.core.check;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -23,13 +24,37 @@ public record CheckRecord(List<Check> checks) {
     }
 
     /**
-     * A failed check that nothing has answered: of the last check that was tried at each stage of the work, and of the
-     * latest of those. Saying "not tested" afterwards does not make a failure good.
+     * Failed checks of the work that stand, in the order in which they failed last: until the same check with the same load passes, is struck
+     * (and so not here), or is taken as a remark. Neither another check nor "not tested" makes a failure good.
      */
-    public Optional<Check> standingFailure() {
+    public List<Check> standingFailures() {
+        List<Check> standing = new ArrayList<>();
+        for (int at = 0; at < checks.size(); at++) {
+            Check check = checks.get(at);
+            if (check.verdict() == Verdict.FAILED
+                    && check.stage() != Stage.ARRIVAL
+                    && check.asRemark().isEmpty()
+                    && checks.subList(at + 1, checks.size()).stream().noneMatch(later -> answers(later, check))) {
+                standing.add(check);
+            }
+        }
+        return standing;
+    }
+
+    /** Tried again: it passed, or it failed again and stands for both. */
+    private static boolean answers(Check later, Check failed) {
+        return later.verdict() != Verdict.NOT_TESTED && later.stage() != Stage.ARRIVAL && later.sameAs(failed);
+    }
+
+    /** Failures that somebody took as a remark, and that did not pass since. */
+    public List<Check> remarks() {
         return checks.stream()
-                .filter(check -> check.stage() != Stage.ARRIVAL && check.verdict() != Verdict.NOT_TESTED)
-                .reduce((earlier, later) -> later)
-                .filter(check -> check.verdict() == Verdict.FAILED);
+                .filter(check ->
+                        check.verdict() == Verdict.FAILED && check.asRemark().isPresent())
+                .filter(check -> checks.stream()
+                        .noneMatch(later -> later.at().isAfter(check.at())
+                                && later.verdict() == Verdict.PASSED
+                                && later.sameAs(check)))
+                .toList();
     }
 }

@@ -5,6 +5,7 @@ import wrenchnotes.core.unit.Spoken;
 /** When in the work a check is made. */
 public enum Stage implements Spoken {
     ARRIVAL,
+    OPEN,
     BEFORE_CLOSING,
     AFTER_CLOSING;
 
@@ -12,6 +13,7 @@ public enum Stage implements Spoken {
     public String words() {
         return switch (this) {
             case ARRIVAL -> "on arrival";
+            case OPEN -> "while it is open";
             case BEFORE_CLOSING -> "before closing";
             case AFTER_CLOSING -> "after closing";
         };

@@ -1,5 +1,7 @@
 package wrenchnotes.core.checkin;
 
+import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.unit.Spoken;
 
@@ -29,6 +31,32 @@ public enum ArrivalMark implements Spoken {
                 Optional.of("Liquid: no power before it is dry. Unplug, cells out if they are whole, gloves on.");
             default -> Optional.empty();
         };
+    }
+
+    /** Whether nobody may begin before a lead has said what was done with it. */
+    public boolean stopsTheStart() {
+        return this == SWOLLEN_CELL;
+    }
+
+    /** Of the marks of a unit, those that stop the start and were not seen to. */
+    public static List<ArrivalMark> notSeenTo(Collection<ArrivalMark> marks, Collection<ArrivalMark> seenTo) {
+        return marks.stream()
+                .filter(mark -> mark.stopsTheStart() && !seenTo.contains(mark))
+                .sorted()
+                .toList();
+    }
+
+    /** Those of the marks that can hurt, in their order. */
+    public static List<ArrivalMark> dangers(Collection<ArrivalMark> marks) {
+        return marks.stream()
+                .filter(mark -> mark.caution().isPresent())
+                .sorted()
+                .toList();
+    }
+
+    /** What has to be minded of all that is seen, each once, in the order of the marks. */
+    public static List<String> cautions(Collection<ArrivalMark> marks) {
+        return marks.stream().sorted().flatMap(mark -> mark.caution().stream()).toList();
     }
 
     /** Whether a unit to which this happened is looked over as a whole, whatever it came for (common practice, no source). */

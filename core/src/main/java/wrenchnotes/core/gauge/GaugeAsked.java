@@ -30,7 +30,15 @@ public record GaugeAsked(
         SPINDLE,
         BLEED,
         CAPACITOR,
-        LIMIT
+        LIMIT;
+
+        /** Whether a unit is read by it under power. */
+        public boolean powered() {
+            return switch (this) {
+                case RAILS, LOGIC, CHAIN, SPINDLE, LIMIT -> true;
+                case BELT, GEAR, THREAD, BLEED, CAPACITOR -> false;
+            };
+        }
     }
 
     /** One of the ten, if it is what was asked. */

@@ -5,6 +5,8 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
+import wrenchnotes.core.bench.Power;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -57,7 +59,42 @@ public sealed interface JobEntry {
     }
 
     /**
-     * Somebody said that the wait before a step was kept and its caution followed.
+     * The unit was switched.
+     *
+     * @param why what it is live for: "plays a disc"; may be empty
+     */
+    record Powered(Power power, String why) implements JobEntry {
+        public Powered {
+            Checked.present("power", power);
+            why = Checked.optionalText("why", why, 300);
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return "Power: " + power.words() + (why.isEmpty() ? "" : ", " + why);
+        }
+    }
+
+    /**
+     * What came with the unit and could hurt was seen to.
+     *
+     * @param words what was done with it: "cell taken out, in the sand bucket outside"
+     */
+    record MadeSafe(ArrivalMark mark, String words) implements JobEntry {
+        public MadeSafe {
+            Checked.present("mark", mark);
+            words = Checked.text("words", words, 300);
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            String what = mark.words();
+            return what.substring(0, 1).toUpperCase(Locale.ROOT) + what.substring(1) + ", seen to: " + words;
+        }
+    }
+
+    /**
+     * Somebody said that the caution of a step was heeded, its wait kept.
      *
      * @param step its id in the notes that the job goes by
      */
@@ -70,7 +107,7 @@ public sealed interface JobEntry {
 
         @Override
         public String words(ZoneId zone) {
-            return "Wait kept before \"" + title + "\"" + (caution.isEmpty() ? "" : ", caution followed: " + caution);
+            return "Heeded, for \"" + title + "\"" + (caution.isEmpty() ? ": the wait was kept" : ": " + caution);
         }
     }
 

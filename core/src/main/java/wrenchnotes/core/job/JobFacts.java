@@ -49,18 +49,11 @@ public record JobFacts(
     /** What keeps the unit from being handed over, waits that are not over first; empty if nothing does. */
     public List<String> inTheWayOfHandover(Instant now) {
         return Stream.concat(
-                        holds.stream().filter(hold -> hold.activeAt(now)).map(JobFacts::stillWaits),
+                        holds.stream().filter(hold -> hold.standsAt(now)).map(hold -> hold.sentence(now)),
                         HandoverGate.reasons(
                                 tally, openSteps, lastIn, closed(), standsForNow(), unchecked(), checks, outcome)
                                 .stream())
                 .toList();
-    }
-
-    private static String stillWaits(Hold hold) {
-        return "It still waits, " + hold.kind().words() + ": " + hold.why() + "."
-                + (hold.until().isPresent()
-                        ? " Let the time pass, or end the wait."
-                        : " End the wait when it is over.");
     }
 
     /** Why the unit is closed for now only; empty if it is open, or closed for good. */

@@ -2,7 +2,9 @@ package wrenchnotes.core.job;
 
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.unit.Words;
@@ -44,12 +46,12 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
         if (facts.standsForNow().isPresent()) {
             return says(Standing.CLOSED_FOR_NOW, forNow(facts));
         }
-        Optional<Check> failure = facts.checks().standingFailure();
-        if (failure.isPresent() && !facts.inTheWayOfHandover(now).isEmpty()) {
+        List<Check> failures = facts.checks().standingFailures();
+        if (!failures.isEmpty() && !facts.inTheWayOfHandover(now).isEmpty()) {
             return says(
                     Standing.CHECK_FAILED,
-                    "Check " + failure.get().stage().words() + " failed: "
-                            + failure.get().what());
+                    "Check " + failures.get(0).stage().words() + " failed: "
+                            + failures.stream().map(Check::what).collect(Collectors.joining("; ")));
         }
         return closedStatus(facts, now);
     }

@@ -33,7 +33,7 @@ public record UsualWait(Duration length, String words) {
             case CURE, DRY ->
                 learned.filter(wait -> wait.length.compareTo(practice.orElseThrow().length) > 0)
                         .or(() -> practice);
-            case SOAK, PART, OWNER -> learned.or(() -> practice);
+            case SOAK, PART, OWNER, SET_ASIDE -> learned.or(() -> practice);
         };
     }
 
@@ -57,7 +57,7 @@ public record UsualWait(Duration length, String words) {
             case CURE, DRY -> Optional.of(Duration.ofHours(14));
             case REST, BLEED -> Optional.of(Duration.ofHours(24));
             case SOAK -> Optional.of(Duration.ofHours(1));
-            case PART, OWNER -> Optional.empty();
+            case PART, OWNER, SET_ASIDE -> Optional.empty();
         };
     }
 }

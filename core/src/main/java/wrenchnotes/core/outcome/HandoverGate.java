@@ -11,7 +11,7 @@ import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Words;
 
 /**
- * Whether a unit may leave the shop. A failed last check holds every unit that is said to work; one that is said not to
+ * Whether a unit may leave the shop. A failed check that stands holds every unit that is said to work; one that is said not to
  * be fixed may leave with its failure on the sheet, if that was said after the failure.
  */
 public final class HandoverGate {
@@ -50,14 +50,15 @@ public final class HandoverGate {
         }
         forNow.ifPresent(
                 why -> reasons.add("It is closed for now only (" + why + "): open it and put right what is left out."));
-        Optional<Check> failed = checks.standingFailure();
-        boolean answered = outcome.isPresent()
-                && !outcome.get().outcome().saysItWorks()
-                && failed.isPresent()
-                && !outcome.get().at().isBefore(failed.get().at());
-        if (failed.isPresent() && !answered) {
-            reasons.add("The last check, " + failed.get().stage().words() + ", failed: "
-                    + failed.get().what() + ".");
+        List<Check> failed = checks.standingFailures().stream()
+                .filter(check -> !saysSo(outcome, check))
+                .toList();
+        failed.forEach(check -> reasons.add("Failed " + check.stage().words() + ", and not passed since: "
+                + check.words() + ". Check it again, take it as a remark, or say that it is not fixed."));
+        if (outcome.filter(given -> given.outcome() == Outcome.FIXED).isPresent()) {
+            checks.remarks()
+                    .forEach(check -> reasons.add("\"" + check.words()
+                            + "\" is left as a remark: say fixed with a remark, or check it again."));
         }
         boolean saysItWorks =
                 outcome.map(given -> given.outcome().saysItWorks()).orElse(true);
@@ -74,5 +75,12 @@ public final class HandoverGate {
             reasons.add("The outcome was given before the unit was opened again: say how it ended now.");
         }
         return reasons;
+    }
+
+    /** Whether the outcome was given after a failure and does not say that the unit works. */
+    private static boolean saysSo(Optional<OutcomeGiven> outcome, Check failed) {
+        return outcome.filter(given -> !given.outcome().saysItWorks())
+                .filter(given -> !given.at().isBefore(failed.at()))
+                .isPresent();
     }
 }

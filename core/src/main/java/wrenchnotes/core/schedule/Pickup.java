@@ -71,18 +71,18 @@ public record Pickup(long job, Status status, Turn turn, String reason, Instant 
     private static String reason(Turn turn, JobFacts facts, Instant now) {
         return switch (turn) {
             case OVERDUE -> "Promised " + days(Duration.between(facts.due().orElseThrow(), now)) + " ago";
-            case BEGUN ->
-                lastWait(facts, now)
-                        .map(hold -> "The wait is over: " + hold.why())
-                        .orElse("Begun: finish it first");
-            case WAIT_IS_OVER ->
-                "The wait is over: " + lastWait(facts, now).orElseThrow().why();
+            case BEGUN -> lastWait(facts, now).map(hold -> over(hold, now)).orElse("Begun: finish it first");
+            case WAIT_IS_OVER -> over(lastWait(facts, now).orElseThrow(), now);
             case DUE_SOON ->
                 "Promised in " + days(Duration.between(now, facts.due().orElseThrow()));
             case IN_TURN -> "Here for " + days(Duration.between(facts.checkedIn(), now));
             case WAITS -> "Waits";
             case READY -> "Ready for " + days(Duration.between(lastWord(facts), now));
         };
+    }
+
+    private static String over(Hold hold, Instant now) {
+        return (hold.asksAt(now) ? hold.kind().question().orElseThrow() + " " : "The wait is over: ") + hold.why();
     }
 
     private static Optional<Hold> lastWait(JobFacts facts, Instant now) {

@@ -1,6 +1,7 @@
 package wrenchnotes.core.teardown;
 
 import java.util.List;
+import java.util.Locale;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.unit.Checked;
 
@@ -52,15 +53,50 @@ public record Overview(
     /**
      * A test that this revision is put to.
      *
+     * @param id stays the same from version to version; left out (null or empty) it is made of its words
      * @param load with which disc, tape or load; empty if with none
      * @param times how often, 1 to 99
+     * @param terms under which it counts
      */
-    public record PlannedCheck(Stage stage, String what, String load, int times) {
+    public record PlannedCheck(String id, Stage stage, String what, String load, int times, Terms terms) {
         public PlannedCheck {
             Checked.present("stage", stage);
             what = Checked.text("what", what, 200);
             load = Checked.optionalText("load", load, 200);
             Checked.within("times", times, 1, 99);
+            id = Checked.optionalText("id", id, 80);
+            id = id.isEmpty() ? made(stage, what, load) : id;
+            terms = terms == null ? Terms.USUAL : terms;
+        }
+
+        public PlannedCheck(Stage stage, String what, String load, int times) {
+            this("", stage, what, load, times, Terms.USUAL);
+        }
+
+        private static String made(Stage stage, String what, String load) {
+            String words = (stage + " " + what + " " + load)
+                    .strip()
+                    .toLowerCase(Locale.ROOT)
+                    .replaceAll("[^\\p{L}\\p{N}]+", "-");
+            return words.length() <= 80 ? words : words.substring(0, 72) + Integer.toHexString(words.hashCode());
+        }
+    }
+
+    /**
+     * @param powered whether it makes the unit live
+     * @param coversOn whether it counts only with the covers on
+     * @param conditions such as "dim light" or "warmed up ten minutes"; may be empty
+     * @param beforeStep id of the step that may go back only when it was made; empty for none
+     */
+    public record Terms(boolean powered, boolean coversOn, String conditions, String beforeStep) {
+        /** Under power, covers as they are. */
+        public static final Terms USUAL = new Terms(true, false, "", "");
+
+        public static final Terms BY_HAND = new Terms(false, false, "", "");
+
+        public Terms {
+            conditions = Checked.optionalText("conditions", conditions, 200);
+            beforeStep = Checked.optionalText("beforeStep", beforeStep, 80);
         }
     }
 

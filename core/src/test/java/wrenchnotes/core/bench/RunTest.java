@@ -3,7 +3,6 @@ package wrenchnotes.core.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -139,43 +138,6 @@ class RunTest {
         assertRefused(new Press.StepBack(), "There is no step to take back since the unit was last closed.");
     }
 
-    /** The wait runs by the clock, from what was said first. */
-    @Test
-    void aWaitCannotBeShortened() {
-        begin();
-        press(Press.StepIn.asTheNotesSay("lid"));
-        Press tube = new Press.StepIn("tube", List.of(), Basis.COUNTED, true);
-        assertRefused(
-                tube,
-                "\"The tube\" may be done only after the unit was left off for 24 hours: say since when it is off.");
-        assertThatThrownBy(() -> press(new Press.LeaveOff(now.plusSeconds(3600))))
-                .isInstanceOf(Invalid.class);
-        Instant off = now.minus(Duration.ofHours(10));
-        press(new Press.LeaveOff(off));
-        assertThat(last.entered())
-                .containsExactly(new Entered.LeftOff(off, 24, Optional.of(off.plus(Duration.ofHours(24)))));
-        assertRefused(
-                new Press.LeaveOff(off.minusSeconds(1)),
-                "A wait that is a caution cannot be shortened: it runs from the time said first.");
-        assertRefused(
-                tube,
-                "\"The tube\" must wait: 24 hours without power are not over yet. This wait cannot be shortened.");
-        now = off.plus(Duration.ofHours(24)).minusSeconds(60);
-        Step step = NOTES.step("tube");
-        assertThat(run.waitBefore(step, now).orElseThrow().over()).isFalse();
-        assertThat(run.waitBefore(step, now.plusSeconds(60)).orElseThrow().over())
-                .isTrue();
-        assertRefused(
-                Press.StepIn.asTheNotesSay("tube"),
-                "Say that the wait was kept and the caution of \"The tube\" was followed, before you do it.");
-        press(tube);
-        assertThat(last.entered()).hasSize(2).first().isInstanceOf(Entered.WaitKept.class);
-        press(new Press.LeaveOff(off));
-        assertThat(last.entered())
-                .as("the tube is open: nothing is left to wait for")
-                .containsExactly(new Entered.LeftOff(off, 0, Optional.empty()));
-    }
-
     @Test
     void theClockGoesOnWithAnyPress() {
         begin();
@@ -201,7 +163,8 @@ class RunTest {
         press(new Press.StepOut(
                 "lid",
                 List.of(new PutBack("lid-s", 3, 1, 0, 0, "", "M3 × 8")),
-                Map.of("lid-s", "1 × M3 from drawer 4")));
+                Map.of("lid-s", "1 × M3 from drawer 4"),
+                new CheckRecord(List.of())));
         assertThat(last.words()).isEqualTo("Out: The lid. 1 × lid went back as M3 × 8 (1 × M3 from drawer 4)");
         assertRefused(
                 close(Optional.empty(), Optional.empty()),
@@ -228,10 +191,40 @@ class RunTest {
     }
 
     @Test
+    void aPinnedCheckIsAskedForBeforeItsStepGoesBack() {
+        Overview plan = new Overview(
+                "",
+                null,
+                List.of(new Overview.PlannedCheck(
+                        "turns", Stage.OPEN, "turns freely", "", 2, new Overview.Terms(false, false, "", "lid"))),
+                null,
+                null);
+        run = Run.replayed(Teardown.of(plan, NOTES.steps()), RunLog.NONE);
+        begin();
+        press(Press.StepIn.asTheNotesSay("lid"));
+        assertRefused(back(), "Not checked while it is open yet: \"turns freely\", twice.");
+        assertRefused(back(turns(Verdict.PASSED, 1)), "\"turns freely\" was tried once; the plan says twice.");
+        press(back(turns(Verdict.NOT_TESTED, 0)));
+        assertThat(run.way().open()).as("passed over, for a reason").isEmpty();
+    }
+
+    private static Press back(Check... checks) {
+        return new Press.StepOut("lid", List.of(), Map.of(), new CheckRecord(List.of(checks)));
+    }
+
+    private Check turns(Verdict verdict, int times) {
+        return new Check(Stage.OPEN, verdict, "turns freely", false, "", times, "", new Moment(++written, now));
+    }
+
+    @Test
     void closedForNowNamesWhatIsOutAndIsNoRework() {
         begin();
         press(Press.StepIn.asTheNotesSay("lid"));
-        press(new Press.StepOut("lid", List.of(new PutBack("lid-s", 3, 0, 0, 1, "screw is on order", "")), Map.of()));
+        press(new Press.StepOut(
+                "lid",
+                List.of(new PutBack("lid-s", 3, 0, 0, 1, "screw is on order", "")),
+                Map.of(),
+                new CheckRecord(List.of())));
         assertRefused(
                 close(Optional.empty(), Optional.empty(), tried()),
                 "1 × lid, left out for now: put it right, or close it for now only.");

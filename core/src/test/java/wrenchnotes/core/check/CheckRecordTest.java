@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.unit.Moment;
 
@@ -33,20 +34,86 @@ class CheckRecordTest {
         assertThat(record.since(closed.at()).last(Stage.BEFORE_CLOSING)).isEmpty();
     }
 
+    private static Check check(long moment, String what, String load, Verdict verdict, Optional<String> asRemark) {
+        return new Check(
+                Stage.AFTER_CLOSING,
+                verdict,
+                Optional.empty(),
+                what,
+                true,
+                true,
+                load,
+                verdict == Verdict.NOT_TESTED ? 0 : 1,
+                "",
+                asRemark,
+                new Moment(moment, Instant.EPOCH));
+    }
+
+    private static Check check(long moment, String what, String load, Verdict verdict) {
+        return check(moment, what, load, verdict, Optional.empty());
+    }
+
+    /** Measured: "disc is read" failed, "lamp lights" passed, and the unit went out as fixed. */
     @Test
-    void aFailureOfTheWorkStandsUntilSomethingIsTriedAfterIt() {
-        Check failed = check(4, Stage.AFTER_CLOSING, Verdict.FAILED);
-        assertThat(new CheckRecord(List.of(failed)).standingFailure()).contains(failed);
-        assertThat(new CheckRecord(List.of(failed, check(6, Stage.AFTER_CLOSING, Verdict.NOT_TESTED)))
-                        .standingFailure())
+    void aFailureStandsUntilTheSameCheckWithTheSameLoadPasses() {
+        Check failed = check(4, "Disc is read", "scratched", Verdict.FAILED);
+        assertThat(standing(failed)).containsExactly(failed);
+        assertThat(standing(failed, check(6, "lamp lights", "", Verdict.PASSED)))
+                .containsExactly(failed);
+        assertThat(standing(failed, check(6, "disc is read", "new", Verdict.PASSED)))
+                .as("with another load it stands beside")
+                .containsExactly(failed);
+        assertThat(standing(failed, check(6, "disc is read", "scratched", Verdict.NOT_TESTED)))
                 .as("not tested makes nothing good")
-                .contains(failed);
-        assertThat(new CheckRecord(List.of(failed, check(6, Stage.ARRIVAL, Verdict.PASSED))).standingFailure())
-                .contains(failed);
-        assertThat(new CheckRecord(List.of(failed, check(6, Stage.AFTER_CLOSING, Verdict.PASSED))).standingFailure())
+                .containsExactly(failed);
+        assertThat(standing(failed, check(6, "disc is read", "Scratched", Verdict.PASSED)))
                 .isEmpty();
-        assertThat(new CheckRecord(List.of(check(1, Stage.ARRIVAL, Verdict.FAILED))).standingFailure())
+        Check again = check(8, "disc is read", "scratched", Verdict.FAILED);
+        assertThat(standing(failed, check(6, "disc is read", "scratched", Verdict.PASSED), again))
+                .as("worked, then failed")
+                .containsExactly(again);
+        assertThat(standing(failed, again)).as("once, as it failed last").containsExactly(again);
+        assertThat(standing(check(1, Stage.ARRIVAL, Verdict.FAILED)))
+                .as("so it came")
                 .isEmpty();
+    }
+
+    @Test
+    void aFailureTakenAsARemarkStandsNoMoreAndIsSaid() {
+        Check left = check(4, "disc is read", "scratched", Verdict.FAILED, Optional.of("owner has one such disc"));
+        assertThat(standing(left)).isEmpty();
+        assertThat(new CheckRecord(List.of(left)).remarks()).containsExactly(left);
+        assertThat(new CheckRecord(List.of(left, check(6, "disc is read", "scratched", Verdict.PASSED))).remarks())
+                .isEmpty();
+    }
+
+    private static List<Check> standing(Check... checks) {
+        return new CheckRecord(List.of(checks)).standingFailures();
+    }
+
+    /** What a planned check is called may change from version to version: its id does not. */
+    @Test
+    void aPlannedCheckIsToldByItsId() {
+        Check failed = planned("reads-disc", "Disc is read", Verdict.FAILED, 4);
+        assertThat(standing(failed, planned("reads-disc", "Reads a disc", Verdict.PASSED, 6)))
+                .isEmpty();
+        assertThat(standing(failed, planned("spins", "Spins", Verdict.PASSED, 6)))
+                .hasSize(1);
+    }
+
+    private static Check planned(String id, String what, Verdict verdict, long moment) {
+        return new Check(
+                Stage.AFTER_CLOSING,
+                verdict,
+                Optional.of(id),
+                what,
+                true,
+                true,
+                "",
+                1,
+                "",
+                Optional.empty(),
+                new Moment(moment, Instant.EPOCH));
     }
 
     @Test

@@ -8,6 +8,8 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import wrenchnotes.core.bench.Power;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.unit.Invalid;
 
 /** What is said about a job, as its story tells it, and how long the shop stands for it. */
@@ -24,9 +26,13 @@ class SaidOfAJobTest {
         assertThatThrownBy(() -> new JobEntry.Remark(" ", Optional.empty(), "Lid off"))
                 .isInstanceOf(Invalid.class);
         assertThat(new JobEntry.Acknowledged("tube", "Tube out", "").words(ZoneOffset.UTC))
-                .isEqualTo("Wait kept before \"Tube out\"");
+                .isEqualTo("Heeded, for \"Tube out\": the wait was kept");
         assertThat(new JobEntry.Acknowledged("tube", "Tube out", "Have it discharged.").words(ZoneOffset.UTC))
-                .isEqualTo("Wait kept before \"Tube out\", caution followed: Have it discharged.");
+                .isEqualTo("Heeded, for \"Tube out\": Have it discharged.");
+        assertThat(new JobEntry.Powered(Power.LIVE, "plays a disc").words(ZoneOffset.UTC))
+                .isEqualTo("Power: live, plays a disc");
+        assertThat(new JobEntry.MadeSafe(ArrivalMark.SWOLLEN_CELL, "out, in sand").words(ZoneOffset.UTC))
+                .isEqualTo("Swollen cell, seen to: out, in sand");
         assertThat(new JobEntry.TakenBack("wrong unit").words(ZoneOffset.UTC)).isEqualTo("Taken back: wrong unit");
     }
 

@@ -84,7 +84,9 @@ class StatusTest {
         later(60);
         check(Stage.AFTER_CLOSING, Verdict.FAILED);
         assertStands(Standing.CHECK_FAILED, "Check after closing failed: plays");
-        assertThat(facts().inTheWayOfHandover(now)).containsExactly("The last check, after closing, failed: plays.");
+        assertThat(facts().inTheWayOfHandover(now))
+                .containsExactly("Failed after closing, and not passed since: plays."
+                        + " Check it again, take it as a remark, or say that it is not fixed.");
         assertThat(checks).extracting(Check::verdict).containsExactly(Verdict.PASSED, Verdict.FAILED);
 
         later(10);
@@ -142,7 +144,7 @@ class StatusTest {
         assertThat(Status.of(facts(), now).until()).contains(now.plus(Duration.ofHours(8)));
         later(8 * 60);
         assertStands(Standing.OPEN_ON_BENCH, "Open, 2 steps in: 6 fasteners off");
-        assertThat(Pickup.of(1, facts(), now).reason()).isEqualTo("The wait is over: Resin sets");
+        assertThat(Pickup.of(1, facts(), now).reason()).isEqualTo("Is the witness hard? Resin sets");
         assertThatThrownBy(() -> new Hold(HoldKind.DRY, "board", now, Optional.of(now), Optional.empty()))
                 .hasMessageContaining("before it starts");
     }
@@ -158,10 +160,12 @@ class StatusTest {
         assertThat(facts().inTheWayOfHandover(now))
                 .hasSize(before + 2)
                 .startsWith(
-                        "It still waits, curing: Resin sets. Let the time pass, or end the wait.",
+                        "It still waits, curing: Resin sets. Let the time pass, or have a lead end it and say why.",
                         "It still waits, for the owner's answer: price. End the wait when it is over.");
         later(8 * 60);
-        assertThat(facts().inTheWayOfHandover(now)).hasSize(before + 1);
+        assertThat(facts().inTheWayOfHandover(now))
+                .as("over by the clock, and nobody has looked at the witness")
+                .startsWith("Is the witness hard? (Resin sets) Answer that first.");
     }
 
     @Test
@@ -262,7 +266,7 @@ class StatusTest {
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         ends(Outcome.FIXED);
         assertThat(facts().inTheWayOfHandover(now)).isEmpty();
-        assertThat(facts().checks().standingFailure()).isEmpty();
+        assertThat(facts().checks().standingFailures()).isEmpty();
         opens(1, new Tally(4, 0, 0, 0, 0));
         openSteps = 0;
         assertStands(Standing.TO_CLOSE, "Back together, but 4 fasteners still off");

@@ -49,7 +49,7 @@ public class BenchApi {
     /**
      * @param found what was found otherwise than the notes say; what is not named comes off as is usual
      * @param basis how what is not named is known; counted if left out
-     * @param acknowledged that a wait which the step asks for was kept; false if left out
+     * @param acknowledged acknowledges nothing any more: a caution is heeded by a press of its own
      */
     public record InSaid(
             @NotNull @Size(max = 60) List<@Valid @NotNull FoundThing> found,
@@ -58,10 +58,7 @@ public class BenchApi {
 
         Press.StepIn of(String step) {
             return new Press.StepIn(
-                    step,
-                    found.stream().map(FoundThing::takenOff).toList(),
-                    basis.orElse(Basis.COUNTED),
-                    acknowledged.orElse(false));
+                    step, found.stream().map(FoundThing::takenOff).toList(), basis.orElse(Basis.COUNTED), false);
         }
     }
 

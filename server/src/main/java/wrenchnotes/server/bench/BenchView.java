@@ -4,20 +4,24 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import wrenchnotes.core.bench.BothWays;
-import wrenchnotes.core.bench.CheckPlan;
+import wrenchnotes.core.bench.Hazard;
 import wrenchnotes.core.bench.LookAlikes;
+import wrenchnotes.core.bench.Power;
+import wrenchnotes.core.bench.PowerEntry;
+import wrenchnotes.core.bench.PowerLog;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.bench.Tally;
-import wrenchnotes.core.bench.Wait;
+import wrenchnotes.core.bench.Unsettled;
 import wrenchnotes.core.check.CheckRecord;
-import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.core.teardown.Assembled;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
@@ -42,9 +46,19 @@ public record BenchView(
         boolean canStepBack,
         List<Inside.SubAssembly> inside) {
 
-    /** @param before the state the unit must be in before step one */
+    /**
+     * @param before the state the unit must be in before step one
+     * @param modes its service modes
+     */
     public record UnitView(
-            long jobId, String tag, String model, String revision, long revisionId, String complaint, String before) {}
+            long jobId,
+            String tag,
+            String model,
+            String revision,
+            long revisionId,
+            String complaint,
+            String before,
+            List<String> modes) {}
 
     /**
      * How far the unit is open.
@@ -52,6 +66,8 @@ public record BenchView(
      * @param opened whether it was ever opened
      * @param startsAgain whether a run can begin only with a reason, since the unit was closed for good
      * @param reworks how often it was, and why
+     * @param hazards what came with the unit and can hurt, a caution each
+     * @param notSeenTo what stops the start until a lead has said what was done about it
      */
     public record StandView(
             boolean opened,
@@ -61,12 +77,21 @@ public record BenchView(
             Optional<Instant> lastIn,
             Tally tally,
             String tallyWords,
-            Status status) {}
+            Status status,
+            PowerView power,
+            List<String> hazards,
+            List<ArrivalMark> notSeenTo) {}
+
+    /**
+     * @param state as it was said last; off and unplugged while nobody has said anything and no run is under way
+     * @param why what made it live; may be empty
+     * @param sinceSaid whether somebody said since when it is unplugged: only a lead makes that earlier
+     */
+    public record PowerView(Power state, Optional<Instant> since, String why, boolean sinceSaid) {}
 
     /**
      * @param stepsInAll how many steps the way has; of several ways to the same end one counts
      * @param nextIn the next step in, if there is one
-     * @param waits what the next step in has to wait for
      * @param keepApart what must not be swapped once the next step is in, a sentence each
      * @param nextOut the next step out, if one is open
      * @param lastReach what is still off and can no longer be reached once the next step is out
@@ -75,7 +100,6 @@ public record BenchView(
             List<StepView> steps,
             int stepsInAll,
             Optional<String> nextIn,
-            Optional<Wait> waits,
             List<String> keepApart,
             Optional<String> nextOut,
             List<ThingView> lastReach) {}
@@ -94,33 +118,13 @@ public record BenchView(
             Optional<Instant> pausedSince) {}
 
     /**
-     * What stands between the unit and its closing.
-     *
-     * @param reasons in the way of closing for good
-     * @param reasonsForNow in the way of closing for now
-     * @param planned the checks of the plan before closing, or after it once the unit is closed
-     * @param watch what is often wrong with this revision
-     * @param bothWays where the way out does not agree with the way in, or was not counted
-     */
-    public record Gate(
-            List<String> reasons,
-            List<String> reasonsForNow,
-            List<CheckPlan.DueCheck> planned,
-            List<Watch> watch,
-            List<EndsStore.Temporary> temporary,
-            List<EndsStore.FragmentTally> fragments,
-            List<String> bothWays) {}
-
-    /**
-     * Something that is often wrong with this revision.
-     *
-     * @param words what to look at, and how often it was at fault here
-     */
-    public record Watch(long component, String words, boolean looked) {}
-
-    /**
      * @param open whether it is in and not out again
      * @param skipped whether it was passed over on this run
+     * @param live whether it is work under power
+     * @param wantsUnplugged whether somebody has to say "off, unplugged" before it
+     * @param over the cautions that it stands under, its own among them
+     * @param tryFirst what the plan wants tried before it goes back, and was not
+     * @param mind what can hurt in work with such tools and things
      * @param cell what its cell of the mat is called: what lies in it
      * @param revisionId the revision in whose notes it is written: a sub-assembly's for what is inside one
      * @param written its id there
@@ -143,6 +147,12 @@ public record BenchView(
             boolean reversible,
             boolean open,
             boolean skipped,
+            boolean live,
+            boolean leadOnly,
+            boolean wantsUnplugged,
+            List<Hazard> over,
+            List<String> mind,
+            List<String> tryFirst,
             List<ThingView> things,
             List<Photo> photos) {}
 
@@ -153,8 +163,8 @@ public record BenchView(
                 state.job().benchVersion(),
                 stand(state, beside, facts, now),
                 state.run().underWay().map(BenchView::run),
-                way(state, now),
-                gate(state, beside, facts),
+                way(state, beside.checks(), now),
+                Gate.of(state, beside, facts),
                 state.run().lastStep().isPresent(),
                 inside);
     }
@@ -168,7 +178,10 @@ public record BenchView(
                 job.unit().revision(),
                 job.revisionId(),
                 job.brought().complaint(),
-                state.run().notes().overview().before());
+                state.run().notes().overview().before(),
+                state.run().notes().overview().modes().stream()
+                        .map(Overview.ServiceMode::name)
+                        .toList());
     }
 
     private static StandView stand(BenchState state, Beside beside, JobFacts facts, Instant now) {
@@ -181,7 +194,18 @@ public record BenchView(
                 run.lastIn().map(Moment::at),
                 run.ledger().tally(),
                 run.ledger().tally().words(),
-                Status.of(facts, now));
+                Status.of(facts, now),
+                power(run.power()),
+                ArrivalMark.cautions(beside.marks()),
+                beside.notSeenTo());
+    }
+
+    private static PowerView power(PowerLog power) {
+        return new PowerView(
+                power.now().map(PowerEntry::power).orElse(Power.UNPLUGGED),
+                power.now().map(PowerEntry::since),
+                power.now().map(PowerEntry::why).orElse(""),
+                power.sinceIsSaid());
     }
 
     private static RunView run(RunRecord run) {
@@ -195,37 +219,25 @@ public record BenchView(
                 run.pausedSince());
     }
 
-    private static WayView way(BenchState state, Instant now) {
+    private static WayView way(BenchState state, CheckRecord checks, Instant now) {
         Run run = state.run();
         Optional<Step> nextIn = run.nextIn();
         return new WayView(
-                run.notes().steps().stream().map(step -> view(step, state)).toList(),
+                run.notes().steps().stream()
+                        .map(step -> view(step, state, checks, now))
+                        .toList(),
                 run.stepsInAll(),
                 nextIn.map(Step::id),
-                nextIn.flatMap(step -> run.waitBefore(step, now)),
                 nextIn.map(step -> LookAlikes.of(step, run.ledger())).orElse(List.of()),
                 run.way().nextOut().map(Step::id),
                 run.lastReach().stream()
+                        .map(Unsettled::thing)
+                        .distinct()
                         .map(thing -> ThingView.of(thing, run.ledger()))
                         .toList());
     }
 
-    private static Gate gate(BenchState state, Beside beside, JobFacts facts) {
-        Stage stage = facts.closed() ? Stage.AFTER_CLOSING : Stage.BEFORE_CLOSING;
-        CheckRecord checks = facts.lastIn().map(facts.checks()::since).orElse(new CheckRecord(List.of()));
-        return new Gate(
-                state.run().inTheWayOfClosing(beside.ends(), beside.checks(), false),
-                state.run().inTheWayOfClosing(beside.ends(), beside.checks(), true),
-                CheckPlan.at(stage, state.run().notes().overview(), checks),
-                Watches.of(state, beside.lookedAt(), beside.usual()),
-                beside.temporary(),
-                beside.fragments(),
-                state.run().bothWays().stream()
-                        .map(BothWays.CountLine::sentence)
-                        .toList());
-    }
-
-    private static StepView view(Step step, BenchState state) {
+    private static StepView view(Step step, BenchState state, CheckRecord checks, Instant now) {
         Assembled.Written written = Assembled.written(step.id());
         return new StepView(
                 step.id(),
@@ -245,6 +257,14 @@ public record BenchView(
                 step.reversible(),
                 state.run().way().isOpen(step.id()),
                 state.run().way().skipped().contains(step.id()),
+                step.danger().live(),
+                step.danger().leadOnly(),
+                state.run().wantsUnplugged(step),
+                state.run().over(step, now),
+                WorkHazard.of(Optional.empty(), step.tool(), step.title(), step.how()).stream()
+                        .map(WorkHazard::caution)
+                        .toList(),
+                state.run().inTheWayOfGoingBack(step, checks),
                 step.things().stream()
                         .map(thing -> ThingView.of(thing, state.run().ledger()))
                         .toList(),

@@ -15,6 +15,7 @@ import wrenchnotes.server.bench.BenchStore.FittedEntry;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.ArrivalStore;
+import wrenchnotes.server.job.EntryStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.NotesStore;
 
@@ -25,6 +26,7 @@ class Benches {
     private final BenchStore store;
     private final RunStore runs;
     private final BesideStore beside;
+    private final EntryStore entries;
     private final JobStore jobs;
     private final ArrivalStore arrivals;
     private final NotesStore notes;
@@ -37,6 +39,7 @@ class Benches {
             BenchStore store,
             RunStore runs,
             BesideStore beside,
+            EntryStore entries,
             JobStore jobs,
             ArrivalStore arrivals,
             NotesStore notes,
@@ -47,6 +50,7 @@ class Benches {
         this.store = store;
         this.runs = runs;
         this.beside = beside;
+        this.entries = entries;
         this.jobs = jobs;
         this.arrivals = arrivals;
         this.notes = notes;
@@ -65,7 +69,9 @@ class Benches {
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
         List<FittedEntry> fitted = store.fitted(id);
-        RunLog log = new RunLog(runs.runs(id), store.steps(id), store.ledger(id));
+        List<EntryStore.SaidAt> said = entries.ofPower(id);
+        RunLog log = new RunLog(
+                runs.runs(id), store.steps(id), store.ledger(id), PowerSaid.power(said), PowerSaid.acknowledged(said));
         return new BenchState(job, version, fitted, Run.replayed(inside.joined(version.teardown(), fitted), log));
     }
 

@@ -2,9 +2,11 @@ package wrenchnotes.server.bench;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.server.bench.EndsStore.FragmentTally;
@@ -16,6 +18,8 @@ import wrenchnotes.server.bench.EndsStore.Temporary;
  * @param findings how many stand
  * @param lookedAt components that were looked at in this job: said to be good, or found to be bad
  * @param usual components that are often at fault in its revision
+ * @param marks what was seen of its state on arrival
+ * @param notSeenTo of these, what stops the start until somebody has said what was done about it
  */
 record Beside(
         List<Hold> holds,
@@ -26,7 +30,9 @@ record Beside(
         List<Temporary> temporary,
         List<FragmentTally> fragments,
         List<Long> lookedAt,
-        List<Usual> usual) {
+        List<Usual> usual,
+        Set<ArrivalMark> marks,
+        List<ArrivalMark> notSeenTo) {
 
     /** How many of the last jobs of a revision that were handed over, and in how many of them a component was at fault. */
     record Usual(long component, String name, int jobs, int of) {}

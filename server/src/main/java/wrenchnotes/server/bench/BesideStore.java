@@ -3,6 +3,7 @@ package wrenchnotes.server.bench;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -13,6 +14,7 @@ import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.diagnosis.history.OftenWrong;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
@@ -31,12 +33,13 @@ import wrenchnotes.server.ground.Stored;
 class BesideStore {
 
     private static final String BESIDE = """
-            SELECT (SELECT json_group_array(json_array(kind, why, from_at, until_at, ended_at))
+            SELECT (SELECT json_group_array(json_array(kind, why, from_at, until_at, ended_at, component_id, step))
                     FROM (SELECT * FROM hold WHERE job_id = :job ORDER BY id)) AS holds,
                    (SELECT json_array(moment, at, for_now)
                     FROM closing WHERE job_id = :job ORDER BY moment DESC LIMIT 1) AS closing,
                    (SELECT json_group_array(
-                               json_array(stage, verdict, what, covers_on, load, times, remark, moment, at))
+                               json_array(stage, verdict, what, covers_on, load, times, remark, moment, at,
+                                          planned, powered, as_remark))
                     FROM (SELECT * FROM check_entry WHERE job_id = :job AND struck_at IS NULL
                           ORDER BY moment, id)) AS checks,
                    (SELECT json_array(outcome, remark, moment, at)
@@ -49,6 +52,9 @@ class BesideStore {
                           ORDER BY temporary.id)) AS temporary,
                    (SELECT json_group_array(json_array(id, what, expected, found, explained))
                     FROM (SELECT * FROM fragment WHERE job_id = :job ORDER BY id)) AS fragments,
+                   (SELECT json_group_array(mark) FROM job_mark WHERE job_id = :job) AS marks,
+                   (SELECT json_group_array(said ->> 'mark')
+                    FROM entry WHERE job_id = :job AND kind = 'MADE_SAFE') AS seen_to,
                    (SELECT json_group_array(component_id)
                     FROM (SELECT component_id FROM looked WHERE job_id = :job
                           UNION
@@ -90,30 +96,43 @@ class BesideStore {
                         each(row.getString("looked_at"), JsonNode::asLong),
                         each(row.getString("usual"), BesideStore::usual).stream()
                                 .filter(usual -> OftenWrong.is(usual.jobs(), usual.of()))
-                                .toList()))
+                                .toList(),
+                        Set.copyOf(marks(row.getString("marks"))),
+                        ArrivalMark.notSeenTo(marks(row.getString("marks")), marks(row.getString("seen_to")))))
                 .single();
+    }
+
+    private static List<ArrivalMark> marks(String rows) {
+        return each(rows, mark -> ArrivalMark.valueOf(mark.asString()));
     }
 
     private static Hold hold(JsonNode row) {
         return new Hold(
-                HoldKind.valueOf(text(row, 0)), text(row, 1), at(row, 2), instant(row.get(3)), instant(row.get(4)));
+                HoldKind.valueOf(text(row, 0)),
+                text(row, 1),
+                new Hold.Covers(
+                        Optional.of(row.get(5)).filter(id -> !id.isNull()).map(JsonNode::asLong), words(row, 6)),
+                at(row, 2),
+                instant(row.get(3)),
+                instant(row.get(4)));
     }
 
     private static Closing closing(JsonNode row) {
-        return new Closing(
-                moment(row, 0),
-                Optional.of(row.get(2)).filter(JsonNode::isString).map(JsonNode::asString));
+        return new Closing(moment(row, 0), words(row, 2));
     }
 
     private static Check check(JsonNode row) {
         return new Check(
                 Stage.valueOf(text(row, 0)),
                 Verdict.valueOf(text(row, 1)),
+                words(row, 9),
                 text(row, 2),
                 row.get(3).asInt() == 1,
+                row.get(10).asInt() == 1,
                 text(row, 4),
                 row.get(5).asInt(),
                 text(row, 6),
+                words(row, 11),
                 moment(row, 7));
     }
 
@@ -141,6 +160,10 @@ class BesideStore {
 
     private static String text(JsonNode row, int column) {
         return row.get(column).asString();
+    }
+
+    private static Optional<String> words(JsonNode row, int column) {
+        return Optional.of(row.get(column)).filter(JsonNode::isString).map(JsonNode::asString);
     }
 
     private static Instant at(JsonNode row, int column) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Entered;
 import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.PowerEntry;
 import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
@@ -88,22 +89,30 @@ class Recorder {
         }
 
         @Override
-        public Long waitKept(Entered.WaitKept kept) {
-            return entries.say(by, job, new JobEntry.Acknowledged(kept.step(), kept.title(), kept.caution()));
+        public Long heeded(Entered.Heeded heeded) {
+            return entries.say(
+                    by, job, new JobEntry.Acknowledged(heeded.acknowledged().step(), heeded.title(), heeded.caution()));
         }
 
         @Override
-        public Long leftOff(Entered.LeftOff off) {
-            runs.leftOff(run, off.since());
-            off.until()
-                    .map(until -> new Hold(
-                            HoldKind.BLEED,
-                            "Left off for " + off.hours() + " hours",
-                            off.since(),
-                            Optional.of(until),
-                            Optional.empty()))
-                    .ifPresent(hold -> holds.caution(by, job, hold));
-            return entries.say(by, job, new JobEntry.PowerOff(off.since()));
+        public Long powered(Entered.Powered powered) {
+            PowerEntry entry = powered.entry();
+            holds.powered(
+                    by,
+                    job,
+                    powered.until()
+                            .map(until -> new Hold(
+                                    HoldKind.BLEED,
+                                    "Unplugged for " + powered.hours() + " hours",
+                                    entry.since(),
+                                    Optional.of(until),
+                                    Optional.empty())));
+            return entries.say(
+                    by,
+                    job,
+                    entry.sinceSaid()
+                            ? new JobEntry.PowerOff(entry.since())
+                            : new JobEntry.Powered(entry.power(), entry.why()));
         }
 
         @Override

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.team.Act;
@@ -86,6 +87,20 @@ class RunApi {
     @PostMapping("/left-off")
     BenchView leftOff(@PathVariable long job, Seen seen, @Valid @RequestBody OffSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.leftOff(by, job, seen, said.since()));
+    }
+
+    /** @param why what it is live for; may be empty */
+    public record PowerSaidNow(
+            @NotNull Power power, @NotNull @Size(max = 200) String why) {}
+
+    @PostMapping("/power")
+    BenchView power(@PathVariable long job, Seen seen, @Valid @RequestBody PowerSaidNow said, Pen pen) {
+        return press.of(job, said, pen, by -> service.switchTo(by, job, seen, said.power(), said.why()));
+    }
+
+    @PostMapping("/steps/{step}/heed")
+    BenchView heed(@PathVariable long job, @PathVariable String step, Seen seen, Pen pen) {
+        return press.of(job, "heed", pen, by -> service.heed(by, job, seen, step));
     }
 
     public record WhySaid(@NotBlank @Size(max = 200) String reason) {}

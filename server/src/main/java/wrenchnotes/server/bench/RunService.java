@@ -5,15 +5,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.bench.RunRecord;
+import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.plan.Access;
 import wrenchnotes.core.teardown.plan.Costs;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.EntryService;
@@ -29,13 +34,21 @@ public class RunService {
     private final ArrivalStore arrivals;
     private final Assembly assembly;
     private final EntryService entries;
+    private final Rights rights;
 
-    RunService(Benches benches, JobStore jobs, ArrivalStore arrivals, Assembly assembly, EntryService entries) {
+    RunService(
+            Benches benches,
+            JobStore jobs,
+            ArrivalStore arrivals,
+            Assembly assembly,
+            EntryService entries,
+            Rights rights) {
         this.benches = benches;
         this.jobs = jobs;
         this.arrivals = arrivals;
         this.assembly = assembly;
         this.entries = entries;
+        this.rights = rights;
     }
 
     /** Which of the ways that are offered. */
@@ -68,6 +81,7 @@ public class RunService {
 
     public BenchState start(By by, long job, Seen seen, Start said) {
         BenchPress press = benches.changeable(by, job, seen);
+        mustBeSeenTo(job);
         BenchState state = press.now();
         BenchPress.Kept kept = press.keep(new Press.Begin(
                 route(state, said.aim()),
@@ -76,6 +90,22 @@ public class RunService {
                 benches.beside(state).lastClosing()));
         countMissing(press, said.missing());
         return press.done("run", kept.id(), kept.words(), said);
+    }
+
+    /** What came in dangerous is seen to before anybody begins. */
+    private void mustBeSeenTo(long job) {
+        List<String> reasons = ArrivalMark.notSeenTo(
+                        arrivals.marks(job),
+                        entries.madeSafe(job).stream()
+                                .map(JobEntry.MadeSafe::mark)
+                                .toList())
+                .stream()
+                .map(mark -> mark.caution().orElse(mark.words())
+                        + " Nobody begins before a lead has said what was done with it.")
+                .toList();
+        if (!reasons.isEmpty()) {
+            throw Refused.because(reasons);
+        }
     }
 
     /** Enters what is missing before the first step: counted now, or said on arrival. */
@@ -118,7 +148,23 @@ public class RunService {
     /** Says since when the unit is without power, for steps whose caution asks for a wait. */
     public BenchState leftOff(By by, long job, Seen seen, Instant since) {
         BenchPress press = benches.changeable(by, job, seen);
-        press.keep(new Press.LeaveOff(since));
+        press.keep(new Press.LeaveOff(since, press.now().job().brought().checkedInAt(), rights.may(by, Act.OVERRULE)));
+        jobs.countBenchMove(job);
+        return press.unsaid();
+    }
+
+    /** The unit is switched. */
+    public BenchState switchTo(By by, long job, Seen seen, Power power, String why) {
+        BenchPress press = benches.changeable(by, job, seen);
+        press.keep(new Press.SwitchTo(power, why));
+        jobs.countBenchMove(job);
+        return press.unsaid();
+    }
+
+    /** A caution is heeded. */
+    public BenchState heed(By by, long job, Seen seen, String stepId) {
+        BenchPress press = benches.changeable(by, job, seen);
+        press.keep(new Press.Heed(stepId));
         jobs.countBenchMove(job);
         return press.unsaid();
     }
@@ -145,6 +191,11 @@ public class RunService {
     public BenchState close(By by, long job, Seen seen, Optional<String> forNow) {
         BenchPress press = benches.changeable(by, job, seen);
         Beside beside = benches.beside(press.now());
+        List<String> held = Hold.inTheWayOfClosing(
+                beside.holds(), forNow.isPresent(), press.by().now());
+        if (!held.isEmpty()) {
+            throw Refused.because(held);
+        }
         return press.make(new Press.Close(forNow, beside.lastClosing(), beside.ends(), beside.checks()));
     }
 

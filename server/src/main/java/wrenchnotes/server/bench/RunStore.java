@@ -32,7 +32,7 @@ class RunStore {
     /** Oldest first; at most the last one is not closed. */
     List<RunRecord> runs(long job) {
         return jdbc.sql("""
-                        SELECT run.id, targets, route, left_off_since, rework, words, started_moment, started_at, closing_id,
+                        SELECT run.id, targets, route, rework, words, started_moment, started_at, closing_id,
                                (SELECT json_group_array(DISTINCT step) FROM skip WHERE run_id = run.id) AS skipped,
                                (SELECT from_at FROM pause WHERE pause.job_id = run.job_id AND to_at IS NULL) AS paused_since,
                                person.name AS started_by
@@ -47,7 +47,6 @@ class RunStore {
                                 list(row.getString("targets"), TARGETS), list(row.getString("route"), ROUTE)),
                         Set.copyOf(list(row.getString("skipped"), ROUTE)),
                         Sql.when(row, "paused_since"),
-                        Sql.when(row, "left_off_since"),
                         new RunRecord.Why(
                                 Optional.ofNullable(row.getString("rework")).map(Rework::valueOf),
                                 row.getString("words")),
@@ -82,13 +81,6 @@ class RunStore {
         jdbc.sql("UPDATE run SET targets = :targets, route = :route WHERE id = :run")
                 .param("targets", json.writeValueAsString(route.targets()))
                 .param("route", json.writeValueAsString(route.steps()))
-                .param("run", run)
-                .update();
-    }
-
-    void leftOff(long run, Instant since) {
-        jdbc.sql("UPDATE run SET left_off_since = :since WHERE id = :run")
-                .param("since", since.toEpochMilli())
                 .param("run", run)
                 .update();
     }

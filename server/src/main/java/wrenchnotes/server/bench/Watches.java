@@ -11,7 +11,7 @@ final class Watches {
 
     private Watches() {}
 
-    static List<BenchView.Watch> of(BenchState state, List<Long> looked, List<Beside.Usual> usual) {
+    static List<Gate.Watch> of(BenchState state, List<Long> looked, List<Beside.Usual> usual) {
         Map<Long, List<String>> words = new LinkedHashMap<>();
         for (WatchPoint point : state.run().notes().overview().watch()) {
             words.computeIfAbsent(point.component(), id -> new ArrayList<>()).add(point.words());
@@ -21,8 +21,8 @@ final class Watches {
                     .add("at fault in " + one.jobs() + " of " + one.of() + " here");
         }
         return words.entrySet().stream()
-                .map(one -> new BenchView.Watch(
-                        one.getKey(), String.join("; ", one.getValue()), looked.contains(one.getKey())))
+                .map(one ->
+                        new Gate.Watch(one.getKey(), String.join("; ", one.getValue()), looked.contains(one.getKey())))
                 .toList();
     }
 }

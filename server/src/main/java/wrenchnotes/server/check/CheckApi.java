@@ -33,20 +33,35 @@ public class CheckApi {
     }
 
     /**
+     * @param planned id of the planned check that it is; left out for one in words
+     * @param powered whether it was under power; true if left out, unless it was not tested
      * @param load with which disc, tape or load; may be empty
      * @param times how often it was tried; 0 only when it was not tested
+     * @param remark why, if it was not tested
      */
     public record CheckSaid(
             @NotNull Stage stage,
             @NotNull Verdict verdict,
+            Optional<@Size(max = 80) String> planned,
             @NotBlank @Size(max = 200) String what,
-            boolean coversOn,
+            Optional<Boolean> powered,
             @Size(max = 200) String load,
             int times,
             @Size(max = 500) String remark) {
 
-        Check check(Moment at) {
-            return new Check(stage, verdict, what, coversOn, load, times, remark, at);
+        Check check(Moment at, boolean coversOn) {
+            return new Check(
+                    stage,
+                    verdict,
+                    planned,
+                    what,
+                    coversOn,
+                    verdict != Verdict.NOT_TESTED && powered.orElse(true),
+                    load,
+                    times,
+                    remark,
+                    Optional.empty(),
+                    at);
         }
     }
 
@@ -57,6 +72,14 @@ public class CheckApi {
     @ResponseStatus(HttpStatus.CREATED)
     CheckStore.CheckRow record(@PathVariable long job, @Valid @RequestBody CheckSaid said, Pen pen) {
         return pen.once(said, by -> service.record(by, job, said::check), CheckStore.CheckRow::id, checks::check);
+    }
+
+    public record AsRemarkSaid(@NotBlank @Size(max = 300) String why) {}
+
+    @PostMapping("/api/checks/{check}/remark")
+    CheckStore.CheckRow takeAsRemark(@PathVariable long check, @Valid @RequestBody AsRemarkSaid said, Pen pen) {
+        return pen.once(
+                said, by -> service.takeAsRemark(by, check, said.why()), CheckStore.CheckRow::id, checks::check);
     }
 
     @PostMapping("/api/checks/{check}/correction")

@@ -1,15 +1,20 @@
 package wrenchnotes.server.check;
 
 import java.util.Optional;
-import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.check.Check;
+import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Moment;
+import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Stale;
+import wrenchnotes.server.job.EntryService;
+import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.JobStore;
 
 /** Entering checks and correcting them. Each method runs in the caller's transaction. */
@@ -18,22 +23,38 @@ public class CheckService {
 
     private final CheckStore checks;
     private final JobStore jobs;
+    private final FactsStore facts;
+    private final EntryService entries;
     private final Rights rights;
     private final Journal journal;
 
-    CheckService(CheckStore checks, JobStore jobs, Rights rights, Journal journal) {
+    CheckService(
+            CheckStore checks, JobStore jobs, FactsStore facts, EntryService entries, Rights rights, Journal journal) {
         this.checks = checks;
         this.jobs = jobs;
+        this.facts = facts;
+        this.entries = entries;
         this.rights = rights;
         this.journal = journal;
     }
 
-    public CheckStore.CheckRow record(By by, long job, Function<Moment, Check> said) {
-        By now = jobs.job(job).entered(by);
-        return write(now, job, said.apply(now.moment()), Optional.empty());
+    /** A check as it was said; when, and whether the covers were on, is known here. */
+    public interface CheckMade {
+        Check at(Moment moment, boolean coversOn);
     }
 
-    public CheckStore.CheckRow correct(By who, long id, String why, Optional<Function<Moment, Check>> instead) {
+    public CheckStore.CheckRow record(By by, long job, CheckMade said) {
+        Job on = jobs.job(job);
+        By now = on.entered(by);
+        return write(now, job, said.at(now.moment(), coversOn(on)), Optional.empty());
+    }
+
+    /** No step is open: the ledger knows it, and nobody is asked. */
+    private boolean coversOn(Job job) {
+        return facts.of(job).openSteps() == 0;
+    }
+
+    public CheckStore.CheckRow correct(By who, long id, String why, Optional<CheckMade> instead) {
         CheckStore.CheckRow before = checks.check(id);
         By by = jobs.job(before.jobId()).entered(who);
         rights.mustBeOwn(by, before.by());
@@ -42,7 +63,11 @@ public class CheckService {
         }
         checks.strike(by, id, Checked.text("why", why, 300));
         if (instead.isPresent()) {
-            return write(by, before.jobId(), instead.get().apply(by.moment()), Optional.of(id));
+            return write(
+                    by,
+                    before.jobId(),
+                    instead.get().at(by.moment(), before.check().coversOn()),
+                    Optional.of(id));
         }
         CheckStore.CheckRow after = checks.check(id);
         journal.write(
@@ -57,8 +82,35 @@ public class CheckService {
         return after;
     }
 
+    /** A failure is left as it is: it stands in the way no more, and goes out as a remark. */
+    public CheckStore.CheckRow takeAsRemark(By who, long id, String why) {
+        CheckStore.CheckRow before = checks.check(id);
+        By by = jobs.job(before.jobId()).entered(who);
+        if (before.struckWhy().isPresent() || before.check().verdict() != Verdict.FAILED) {
+            throw Refused.because("Only a failed check that stands can be taken as a remark.");
+        }
+        checks.takeAsRemark(by, id, Checked.text("why", why, 300));
+        CheckStore.CheckRow after = checks.check(id);
+        journal.write(
+                by,
+                new Journal.Entry(
+                        before.jobId(),
+                        "check",
+                        id,
+                        "Taken as a remark: " + before.check().words() + ". " + why,
+                        before,
+                        after));
+        return after;
+    }
+
     private CheckStore.CheckRow write(By by, long job, Check check, Optional<Long> corrects) {
+        if (check.verdict() == Verdict.NOT_TESTED && check.remark().isEmpty()) {
+            throw new Invalid("remark", "Say why it is not tested");
+        }
         CheckStore.CheckRow row = checks.check(checks.add(by, job, check, corrects));
+        if (corrects.isEmpty() && check.powered()) {
+            entries.isLive(by, job, check.what());
+        }
         String words = (corrects.isPresent() ? "Corrected to: check " : "Check ") + words(check);
         Object before = corrects.map(checks::check).orElse(null);
         journal.write(by, new Journal.Entry(job, "check", row.id(), words, before, row));

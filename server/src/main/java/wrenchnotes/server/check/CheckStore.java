@@ -19,7 +19,7 @@ public class CheckStore {
     public record CheckRow(long id, long jobId, Check check, String by, Optional<String> struckWhy) {}
 
     private static final String CHECK = """
-            SELECT check_entry.id, job_id, stage, verdict, what, covers_on, load, times, remark, moment, at,
+            SELECT check_entry.id, job_id, stage, verdict, planned, what, covers_on, powered, load, times, remark, as_remark, moment, at,
                    person.name AS by, struck_why
             FROM check_entry JOIN person ON person.id = check_entry.by
             """;
@@ -49,11 +49,14 @@ public class CheckStore {
         Check check = new Check(
                 Stage.valueOf(row.getString("stage")),
                 Verdict.valueOf(row.getString("verdict")),
+                Optional.ofNullable(row.getString("planned")),
                 row.getString("what"),
                 row.getBoolean("covers_on"),
+                row.getBoolean("powered"),
                 row.getString("load"),
                 row.getInt("times"),
                 row.getString("remark"),
+                Optional.ofNullable(row.getString("as_remark")),
                 Sql.moment(row));
         return new CheckRow(
                 row.getLong("id"),
@@ -65,15 +68,17 @@ public class CheckStore {
 
     long add(By by, long job, Check check, Optional<Long> corrects) {
         return Sql.inserted(jdbc.sql("""
-                                INSERT INTO check_entry (job_id, stage, verdict, what, covers_on, load, times, remark,
+                                INSERT INTO check_entry (job_id, stage, verdict, planned, what, covers_on, powered, load, times, remark,
                                                          moment, at, by, corrects)
-                                VALUES (:job, :stage, :verdict, :what, :coversOn, :load, :times, :remark,
+                                VALUES (:job, :stage, :verdict, :planned, :what, :coversOn, :powered, :load, :times, :remark,
                                         :moment, :at, :by, :corrects)
                                 """)
                 .param("job", job)
                 .param("stage", check.stage().name())
                 .param("verdict", check.verdict().name())
+                .param("planned", check.planned().orElse(null))
                 .param("what", check.what())
+                .param("powered", check.powered() ? 1 : 0)
                 .param("coversOn", check.coversOn() ? 1 : 0)
                 .param("load", check.load())
                 .param("times", check.times())
@@ -82,6 +87,15 @@ public class CheckStore {
                 .param("at", check.at().at().toEpochMilli())
                 .param("by", by.person())
                 .param("corrects", corrects.orElse(null)));
+    }
+
+    void takeAsRemark(By by, long id, String why) {
+        jdbc.sql("UPDATE check_entry SET as_remark = :why, as_remark_at = :at, as_remark_by = :by WHERE id = :id")
+                .param("why", why)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .param("id", id)
+                .update();
     }
 
     void strike(By by, long id, String why) {

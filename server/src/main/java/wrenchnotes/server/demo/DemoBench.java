@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
-import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
@@ -70,9 +69,11 @@ class DemoBench {
     final class Work {
 
         private final DemoTurn turn;
+        private final DemoSafety safety;
 
         private Work(DemoTurn turn) {
             this.turn = turn;
+            this.safety = new DemoSafety(runs, turn);
         }
 
         List<String> way() {
@@ -84,8 +85,13 @@ class DemoBench {
             return turn.known.notes().inOrder(needed);
         }
 
+        /** What holds a charge for a day is not switched on before it is opened. */
         void arrivalCheck() {
-            check(Stage.ARRIVAL, Verdict.FAILED, "powers up, does what it should", true, 1, "");
+            if (turn.known.waits()) {
+                check(Stage.ARRIVAL, Verdict.NOT_TESTED, "powers up, does what it should", 0, "left unplugged: a tube");
+            } else {
+                check(Stage.ARRIVAL, Verdict.FAILED, "powers up, does what it should", 1, "");
+            }
         }
 
         void open(List<String> steps) {
@@ -93,22 +99,16 @@ class DemoBench {
             arrivalCheck();
             turn.later(2);
             runs.start(turn.by(turn.bencher), turn.job(), turn.seen(), begun());
+            safety.begun();
             if (turn.known.waits()) {
-                runs.leftOff(
-                        turn.by(turn.bencher),
-                        turn.job(),
-                        turn.seen(),
-                        turn.at().minus(Duration.ofDays(2)));
+                runs.leftOff(turn.by("ines"), turn.job(), turn.seen(), turn.at().minus(Duration.ofDays(2)));
             }
             for (String step : steps) {
+                safety.before(step, way());
                 // Some days it goes quicker than the notes say, some days slower.
                 double pace = 0.75 + 0.09 * ((turn.visit.luck() + step.length()) % 8);
                 turn.later(Math.max(1, (int) Math.round(turn.known.notes().minutes(step) * pace)));
-                bench.stepIn(
-                        turn.by(turn.bencher),
-                        turn.job(),
-                        turn.seen(),
-                        new Press.StepIn(step, List.of(), Basis.COUNTED, true));
+                bench.stepIn(turn.by(turn.bencher), turn.job(), turn.seen(), Press.StepIn.asTheNotesSay(step));
             }
         }
 
@@ -211,6 +211,7 @@ class DemoBench {
             List<String> steps = way();
             for (int n = steps.size() - 1; n >= 0; n--) {
                 turn.later(2);
+                safety.before(steps.get(n), way());
                 bench.stepOut(turn.by(turn.bencher), turn.job(), turn.seen(), steps.get(n), cut(steps.get(n)));
             }
             turn.later(1);
@@ -246,27 +247,32 @@ class DemoBench {
             for (Overview.PlannedCheck planned :
                     turn.known.teardown().overview().checksAt(stage)) {
                 turn.later(3);
+                safety.isLive(planned.terms().powered());
                 checks.record(
                         turn.by(turn.bencher),
                         turn.job(),
-                        moment -> new Check(
+                        (moment, coversOn) -> new Check(
                                 stage,
                                 Verdict.PASSED,
+                                Optional.of(planned.id()),
                                 planned.what(),
-                                stage == Stage.AFTER_CLOSING,
+                                coversOn,
+                                planned.terms().powered(),
                                 planned.load(),
                                 planned.times(),
                                 "",
+                                Optional.empty(),
                                 moment));
             }
         }
 
-        void check(Stage stage, Verdict verdict, String what, boolean coversOn, int times, String remark) {
+        void check(Stage stage, Verdict verdict, String what, int times, String remark) {
             turn.later(3);
+            safety.isLive(verdict != Verdict.NOT_TESTED);
             checks.record(
                     turn.by(turn.bencher),
                     turn.job(),
-                    moment -> new Check(stage, verdict, what, coversOn, "", times, remark, moment));
+                    (moment, coversOn) -> new Check(stage, verdict, what, coversOn, "", times, remark, moment));
         }
     }
 }

@@ -135,8 +135,7 @@ public class DemoReplay {
                 }
                 case CHECK_FAILED -> {
                     work.mendAndClose();
-                    work.check(
-                            Stage.AFTER_CLOSING, Verdict.FAILED, "plays for ten minutes", true, 1, "stops after four");
+                    work.check(Stage.AFTER_CLOSING, Verdict.FAILED, "plays for ten minutes", 1, "stops after four");
                 }
                 case TO_CHECK -> work.mendAndClose();
                 case READY -> finish();

@@ -114,6 +114,13 @@ final class DemoTold {
         if (visit.seen().get(0).fault().wrong().equals("bent") || visit.luck() % 29 == 5) {
             marks.add(ArrivalMark.DENTS);
         }
+        if (visit.ending() == DemoPlan.Ending.NOT_STARTED) {
+            switch (visit.unit().model()) {
+                case "CD-5" -> marks.add(ArrivalMark.BURNT_SMELL);
+                case "Q2" -> marks.add(ArrivalMark.SWOLLEN_CELL);
+                default -> {}
+            }
+        }
         return marks;
     }
 

@@ -46,7 +46,7 @@ final class DemoWholes {
                                 "lift by hand",
                                 "hold stop and 5 at power-up",
                                 "the lift stops half way; display reads L1")
-                        .check(BEFORE_CLOSING, "drawer and lift by hand, all five places", "", 2)
+                        .byHand("drawer and lift by hand, all five places", 2)
                         .check(BEFORE_CLOSING, "loads and reads with the lid off", "the scratched choir disc", 2)
                         .check(AFTER_CLOSING, "loads, plays, throws out", "the scratched choir disc", 3)
                         .called("lift cam", "rocker", "see-saw")
@@ -54,7 +54,7 @@ final class DemoWholes {
                         .watch("drawer belt", "warm it, pull it: does it come back?");
             case "LR-20" ->
                 whole.first("Tape out, cells out, no key pressed")
-                        .check(BEFORE_CLOSING, "all keys latch and let go", "", 3)
+                        .byHand("all keys latch and let go", 3)
                         .check(AFTER_CLOSING, "plays and records both sides", "lesson tape three", 2)
                         .called("idler tyre", "pinch tyre")
                         .watch("idler tyre", "shines? then it slips");
@@ -71,11 +71,11 @@ final class DemoWholes {
                         .called("drive belt", "spindle belt");
             case "Gannet" ->
                 whole.first("Off and unplugged for a day, screen on the cloth")
-                        .check(BEFORE_CLOSING, "starts with the shell off, hands away from the tube", "", 1)
+                        .byHand("every plug tugged, the strap of the screen on its screw", 1)
                         .check(AFTER_CLOSING, "starts, reads, saves", "tide tables disk", 2)
                         .inside("disc drive", "Fennrick", "FD-3");
             default ->
-                whole.check(BEFORE_CLOSING, "door and carriage by hand", "", 2)
+                whole.byHand("door and carriage by hand", 2)
                         .check(AFTER_CLOSING, "reads from end to end", "the worst disk of the box", 2)
                         .watch(
                                 revision.startsWith("flat") ? "lid" : "fan bearing",
@@ -113,6 +113,11 @@ final class DemoWholes {
 
     private DemoWholes check(Stage stage, String what, String load, int times) {
         checks.add(new Overview.PlannedCheck(stage, what, load, times));
+        return this;
+    }
+
+    private DemoWholes byHand(String what, int times) {
+        checks.add(new Overview.PlannedCheck("", BEFORE_CLOSING, what, "", times, Overview.Terms.BY_HAND));
         return this;
     }
 

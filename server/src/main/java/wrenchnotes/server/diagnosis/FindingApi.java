@@ -4,16 +4,20 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
@@ -64,6 +68,17 @@ public class FindingApi {
     /** @param instead what should have been written; empty to strike the finding */
     public record FindingCorrection(
             @NotBlank @Size(max = 300) String why, Optional<@Valid FindingSaid> instead) {}
+
+    /**
+     * What can hurt in such work, a caution each.
+     *
+     * @param words of the component, the fault, agents and tools
+     */
+    @GetMapping("/api/work-hazards")
+    List<String> hazards(
+            @RequestParam Optional<Remedy> remedy, @RequestParam(defaultValue = "") @Size(max = 700) String words) {
+        return WorkHazard.of(remedy, words).stream().map(WorkHazard::caution).toList();
+    }
 
     @PostMapping("/api/jobs/{job}/findings")
     @ResponseStatus(HttpStatus.CREATED)

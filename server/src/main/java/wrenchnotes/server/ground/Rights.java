@@ -12,9 +12,14 @@ public interface Rights {
     /** The roles that somebody has now: a lead may have changed them since they signed in. */
     Set<Role> of(long person);
 
+    /** Whether somebody may do that. */
+    default boolean may(By by, Act act) {
+        return act.openTo(of(by.person()));
+    }
+
     /** @throws NotAllowed if somebody else has to do that */
     default void must(By by, Act act) {
-        if (!act.openTo(of(by.person()))) {
+        if (!may(by, act)) {
             throw new NotAllowed(act);
         }
     }

@@ -1,6 +1,8 @@
 package wrenchnotes.server.job;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,6 +52,20 @@ public class ArrivalStore {
                 .list()
                 .stream()
                 .collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** Of the units that are here. */
+    public Map<Long, Set<ArrivalMark>> marksOfOpen() {
+        Map<Long, Set<ArrivalMark>> marks = new HashMap<>();
+        jdbc.sql("""
+                        SELECT job_id, mark
+                        FROM job JOIN job_mark ON job_id = job.id
+                        WHERE handed_over_at IS NULL
+                        """).query(row -> {
+            marks.computeIfAbsent(row.getLong("job_id"), id -> EnumSet.noneOf(ArrivalMark.class))
+                    .add(ArrivalMark.valueOf(row.getString("mark")));
+        });
+        return marks;
     }
 
     /** Where marks are, in words; marks without words are left out. */

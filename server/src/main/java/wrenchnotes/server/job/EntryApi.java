@@ -2,16 +2,20 @@ package wrenchnotes.server.job;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
@@ -38,7 +42,7 @@ class EntryApi {
     }
 
     /**
-     * @param kind REMARK, POWER_OFF, ACKNOWLEDGED or TAKEN_BACK; others may come
+     * @param kind REMARK, POWER, POWER_OFF, ACKNOWLEDGED, MADE_SAFE or TAKEN_BACK; others may come
      * @param photo hash of a picture taken with it
      * @param takesBack the entry that this one takes back
      * @param takenBack why it was taken back itself, if it was
@@ -74,6 +78,19 @@ class EntryApi {
     @GetMapping("/api/jobs/{job}/entries")
     List<EntrySeen> entries(@PathVariable long job) {
         return snapshot.read(() -> entries.ofJob(job).stream().map(this::seen).toList());
+    }
+
+    public record SeenToSaid(
+            @NotNull ArrivalMark mark,
+            @NotBlank @Size(max = 300) String words) {}
+
+    /** What was done with something that came in dangerous. */
+    @PostMapping("/api/jobs/{job}/seen-to")
+    @ResponseStatus(HttpStatus.CREATED)
+    @May(Act.MAKE_SAFE)
+    EntrySeen seenTo(@PathVariable long job, @Valid @RequestBody SeenToSaid said, Pen pen) {
+        return seen(
+                pen.once(said, by -> service.seenTo(by, job, said.mark(), said.words()), EntryRow::id, entries::entry));
     }
 
     public record TakeBackSaid(@NotBlank @Size(max = 300) String why) {}

@@ -3,6 +3,7 @@ package wrenchnotes.server.job;
 import java.time.Instant;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.server.ground.Stored;
 
@@ -18,6 +19,10 @@ record EntryForm(String kind, int number, String said) {
 
     private record Acknowledged(int form, String step, String title, String caution) {}
 
+    private record Power(int form, String power, String why) {}
+
+    private record MadeSafe(int form, String mark, String words) {}
+
     private record TakenBack(int form, String why) {}
 
     static EntryForm of(JobEntry entry) {
@@ -29,6 +34,12 @@ record EntryForm(String kind, int number, String said) {
         }
         if (entry instanceof JobEntry.Acknowledged is) {
             return form("ACKNOWLEDGED", new Acknowledged(1, is.step(), is.title(), is.caution()));
+        }
+        if (entry instanceof JobEntry.Powered is) {
+            return form("POWER", new Power(1, is.power().name(), is.why()));
+        }
+        if (entry instanceof JobEntry.MadeSafe is) {
+            return form("MADE_SAFE", new MadeSafe(1, is.mark().name(), is.words()));
         }
         return form("TAKEN_BACK", new TakenBack(1, ((JobEntry.TakenBack) entry).why()));
     }
@@ -50,6 +61,14 @@ record EntryForm(String kind, int number, String said) {
             case "ACKNOWLEDGED 1" -> {
                 Acknowledged is = Stored.read(tree, Acknowledged.class);
                 yield new JobEntry.Acknowledged(is.step(), is.title(), is.caution());
+            }
+            case "POWER 1" -> {
+                Power is = Stored.read(tree, Power.class);
+                yield new JobEntry.Powered(wrenchnotes.core.bench.Power.valueOf(is.power()), is.why());
+            }
+            case "MADE_SAFE 1" -> {
+                MadeSafe is = Stored.read(tree, MadeSafe.class);
+                yield new JobEntry.MadeSafe(ArrivalMark.valueOf(is.mark()), is.words());
             }
             case "TAKEN_BACK 1" ->
                 new JobEntry.TakenBack(Stored.read(tree, TakenBack.class).why());

@@ -1,8 +1,12 @@
 package wrenchnotes.server.job;
 
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Power;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.JobEntry;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Journal;
@@ -34,6 +38,25 @@ public class EntryService {
         long id = entries.add(by, job, entry, Optional.empty());
         journal.write(by, Journal.Entry.ofJob(job, "entry", id, "", null));
         return id;
+    }
+
+    /** What was done with what came with a unit and could hurt. */
+    public List<JobEntry.MadeSafe> madeSafe(long job) {
+        return entries.madeSafe(job);
+    }
+
+    /** A lead says what was done with something that came in dangerous. */
+    EntryRow seenTo(By who, long job, ArrivalMark mark, String words) {
+        By by = jobs.job(job).entered(who);
+        rights.must(by, Act.MAKE_SAFE);
+        return entries.entry(say(by, job, new JobEntry.MadeSafe(mark, words)));
+    }
+
+    /** Whatever was done with the unit, it is under power now. */
+    public void isLive(By by, long job, String why) {
+        if (!entries.isLive(job)) {
+            say(by, job, new JobEntry.Powered(Power.LIVE, why));
+        }
     }
 
     /** Strikes an entry: it stays, and says why. */

@@ -9,6 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 
@@ -50,6 +51,42 @@ public class EntryStore {
         return jdbc.sql(ENTRY + "WHERE entry.job_id = :job ORDER BY entry.id")
                 .param("job", job)
                 .query((row, n) -> entry(row))
+                .list();
+    }
+
+    /** @param entry with the moment at which it was said */
+    public record SaidAt(JobEntry entry, Moment moment) {}
+
+    /** What was said of a job's power, and which cautions were heeded, in the order in which it was said. */
+    public List<SaidAt> ofPower(long job) {
+        return jdbc.sql("""
+                        SELECT kind, form, said, moment, at
+                        FROM entry
+                        WHERE job_id = :job AND kind IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED')
+                        ORDER BY id
+                        """)
+                .param("job", job)
+                .query((row, n) -> new SaidAt(read(row, "kind", "form", "said"), Sql.moment(row)))
+                .list();
+    }
+
+    /** Whether it was said last that the unit is live, and no run was begun since. */
+    boolean isLive(long job) {
+        return jdbc.sql("""
+                        SELECT COALESCE((SELECT said ->> 'power' = 'LIVE'
+                                                AND moment > (SELECT COALESCE(MAX(started_moment), -1) FROM run
+                                                              WHERE job_id = :job)
+                                         FROM entry
+                                         WHERE job_id = :job AND kind IN ('POWER', 'POWER_OFF')
+                                         ORDER BY id DESC LIMIT 1), 0)
+                        """).param("job", job).query(Boolean.class).single();
+    }
+
+    /** What was done with what came with a unit and could hurt. */
+    public List<JobEntry.MadeSafe> madeSafe(long job) {
+        return jdbc.sql("SELECT kind, form, said FROM entry WHERE job_id = :job AND kind = 'MADE_SAFE' ORDER BY id")
+                .param("job", job)
+                .query((row, n) -> (JobEntry.MadeSafe) read(row, "kind", "form", "said"))
                 .list();
     }
 

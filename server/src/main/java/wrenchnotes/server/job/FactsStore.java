@@ -86,10 +86,12 @@ public class FactsStore {
             "SELECT job_id, COUNT(*) AS n FROM run WHERE %s AND rework IS NOT NULL GROUP BY job_id".formatted(THESE);
 
     public static final String HOLDS =
-            "SELECT job_id, kind, why, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id".formatted(THESE);
+            "SELECT job_id, kind, why, component_id, step, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id"
+                    .formatted(THESE);
 
     public static final String CHECKS = """
-            SELECT job_id, stage, verdict, what, covers_on, load, times, remark, moment, at
+            SELECT job_id, stage, verdict, planned, what, covers_on, powered, load, times, remark, as_remark,
+                   moment, at
             FROM check_entry
             WHERE %s AND struck_at IS NULL
             ORDER BY moment, id
@@ -147,6 +149,7 @@ public class FactsStore {
                 .add(new Hold(
                         HoldKind.valueOf(row.getString("kind")),
                         row.getString("why"),
+                        new Hold.Covers(Sql.id(row, "component_id"), Optional.ofNullable(row.getString("step"))),
                         Sql.instant(row, "from_at"),
                         Sql.when(row, "until_at"),
                         Sql.when(row, "ended_at"))));
@@ -155,11 +158,14 @@ public class FactsStore {
                 .add(new Check(
                         Stage.valueOf(row.getString("stage")),
                         Verdict.valueOf(row.getString("verdict")),
+                        Optional.ofNullable(row.getString("planned")),
                         row.getString("what"),
                         row.getBoolean("covers_on"),
+                        row.getBoolean("powered"),
                         row.getString("load"),
                         row.getInt("times"),
                         row.getString("remark"),
+                        Optional.ofNullable(row.getString("as_remark")),
                         Sql.moment(row))));
         each(
                 OUTCOMES,

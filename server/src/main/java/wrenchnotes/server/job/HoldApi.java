@@ -20,6 +20,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldAnswer;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.UsualWait;
 import wrenchnotes.core.team.Act;
@@ -46,18 +48,29 @@ public class HoldApi {
         this.clock = clock;
     }
 
-    /** @param until empty if it ends with an event, not at a time */
+    /**
+     * @param until empty if it ends with an event, not at a time
+     * @param component what is held, if it is a component; left out with the step for the whole job
+     * @param step what is held, if it is a step and all after it
+     */
     public record HoldSaid(
             @NotNull HoldKind kind,
             @NotBlank @Size(max = 200) String why,
-            Optional<Instant> until) {}
+            Optional<Instant> until,
+            Optional<Long> component,
+            Optional<@Size(max = 80) String> step) {
+
+        Hold.Covers covers() {
+            return new Hold.Covers(component, step);
+        }
+    }
 
     @PostMapping("/api/jobs/{job}/holds")
     @ResponseStatus(HttpStatus.CREATED)
     HoldStore.HoldRow set(@PathVariable long job, @Valid @RequestBody HoldSaid said, Pen pen) {
         return pen.once(
                 said,
-                by -> service.set(by, job, said.kind(), said.why(), said.until()),
+                by -> service.set(by, job, said.kind(), said.why(), said.covers(), said.until()),
                 HoldStore.HoldRow::id,
                 holds::hold);
     }
@@ -89,8 +102,23 @@ public class HoldApi {
         });
     }
 
+    /**
+     * @param answer to what the wait asks when it is over; yes if left out
+     * @param why needed from a lead who ends it before its time
+     */
+    public record EndSaid(Optional<HoldAnswer> answer, Optional<@Size(max = 300) String> why) {}
+
     @PostMapping("/api/holds/{hold}/end")
-    HoldStore.HoldRow end(@PathVariable long hold, Pen pen) {
-        return pen.once("end", by -> service.end(by, hold), HoldStore.HoldRow::id, holds::hold);
+    HoldStore.HoldRow end(@PathVariable long hold, @Valid @RequestBody(required = false) EndSaid said, Pen pen) {
+        EndSaid answered = said == null ? new EndSaid(Optional.empty(), Optional.empty()) : said;
+        return pen.once(
+                answered,
+                by -> service.end(
+                        by,
+                        hold,
+                        answered.answer().orElse(HoldAnswer.YES),
+                        answered.why().orElse("")),
+                HoldStore.HoldRow::id,
+                holds::hold);
     }
 }

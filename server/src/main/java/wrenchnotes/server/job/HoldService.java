@@ -1,14 +1,20 @@
 package wrenchnotes.server.job;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldAnswer;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.UsualWait;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.Rights;
+import wrenchnotes.server.teardown.ModelStore;
 
 /** Setting and ending holds. Each method runs in the caller's transaction. */
 @Component
@@ -16,17 +22,27 @@ public class HoldService {
 
     private final JobStore jobs;
     private final HoldStore holds;
+    private final ModelStore models;
+    private final Rights rights;
     private final Journal journal;
 
-    HoldService(JobStore jobs, HoldStore holds, Journal journal) {
+    HoldService(JobStore jobs, HoldStore holds, ModelStore models, Rights rights, Journal journal) {
         this.jobs = jobs;
         this.holds = holds;
+        this.models = models;
+        this.rights = rights;
         this.journal = journal;
     }
 
     public HoldStore.HoldRow set(By who, long job, HoldKind kind, String why, Optional<Instant> until) {
+        return set(who, job, kind, why, Hold.Covers.THE_JOB, until);
+    }
+
+    public HoldStore.HoldRow set(
+            By who, long job, HoldKind kind, String why, Hold.Covers covers, Optional<Instant> until) {
         By by = jobs.job(job).entered(who);
-        Hold hold = new Hold(kind, why, by.now(), until, Optional.empty());
+        covers.component().ifPresent(models::component);
+        Hold hold = new Hold(kind, why, covers, by.now(), until, Optional.empty());
         HoldStore.HoldRow set = holds.hold(holds.add(by, job, hold));
         journal.write(
                 by,
@@ -36,20 +52,22 @@ public class HoldService {
     }
 
     /**
-     * A hold that is a caution: nobody can end it before its time. One that runs already is replaced if the new one ends
-     * later.
+     * The unit was switched, or somebody said since when it is unplugged: the wait for safety that runs is over, and another may begin.
      *
-     * @param hold with an end
+     * @param next with an end
      */
-    public void caution(By by, long job, Hold hold) {
+    public void powered(By by, long job, Optional<Hold> next) {
         holds.ofJob(job).stream()
                 .filter(row -> row.caution() && row.hold().activeAt(by.now()))
-                .forEach(row -> holds.end(by, row.id()));
-        HoldStore.HoldRow set = holds.hold(holds.addCaution(by, job, hold));
-        journal.write(
-                by,
-                Journal.Entry.ofJob(
-                        job, "hold", set.id(), "Must wait, " + hold.kind().words() + ": " + hold.why(), set));
+                .forEach(row -> holds.end(by, row.id(), Optional.empty(), ""));
+        if (next.isPresent()) {
+            Hold hold = next.get();
+            HoldStore.HoldRow set = holds.hold(holds.addCaution(by, job, hold));
+            journal.write(
+                    by,
+                    Journal.Entry.ofJob(
+                            job, "hold", set.id(), "Must wait, " + hold.kind().words() + ": " + hold.why(), set));
+        }
     }
 
     /** How long a wait of this kind usually lasts here. */
@@ -57,19 +75,59 @@ public class HoldService {
         return UsualWait.of(kind, holds.lasted(kind, Optional.of(revision)), holds.lasted(kind, Optional.empty()));
     }
 
-    public HoldStore.HoldRow end(By who, long id) {
+    /**
+     * A wait is over, by what somebody saw, or because a lead says so before its time.
+     *
+     * @param answer to its question; yes if it asks none
+     * @param why must be said by a lead who ends it before its time; else may be empty
+     */
+    public HoldStore.HoldRow end(By who, long id, HoldAnswer answer, String why) {
         HoldStore.HoldRow before = holds.hold(id);
         By by = jobs.job(before.jobId()).dated(who);
-        if (before.caution() && before.hold().activeAt(by.now())) {
-            throw Refused.because("This wait is a caution and cannot be shortened: it is over when its time is.");
-        }
-        if (!before.hold().activeAt(by.now())) {
+        Hold hold = before.hold();
+        boolean active = hold.activeAt(by.now());
+        if (!active && !hold.asksAt(by.now())) {
             throw Refused.because("That wait is over already.");
         }
-        holds.end(by, id);
+        boolean early = active && before.until().isPresent();
+        if (early && (before.caution() || before.kind().isSafety())) {
+            throw Refused.because("This wait is a caution and cannot be shortened: it is over when its time is.");
+        }
+        if (early) {
+            rights.must(by, Act.OVERRULE);
+            if (why.isBlank()) {
+                throw new Invalid("why", "Say why it ends before its time");
+            }
+        }
+        if (answer == HoldAnswer.NOT_YET) {
+            holds.until(id, by.now().plus(longer(hold)));
+        } else {
+            holds.end(by, id, Optional.of(answer), why);
+        }
         HoldStore.HoldRow after = holds.hold(id);
         journal.write(
-                by, new Journal.Entry(before.jobId(), "hold", id, "The wait is over: " + before.why(), before, after));
+                by, new Journal.Entry(before.jobId(), "hold", id, words(before, answer, early, why), before, after));
         return after;
+    }
+
+    /** A quarter as long again, an hour at least. */
+    private static Duration longer(Hold hold) {
+        Duration quarter = hold.until()
+                .map(until -> Duration.between(hold.from(), until).dividedBy(4))
+                .orElse(Duration.ZERO);
+        return quarter.compareTo(Duration.ofHours(1)) < 0 ? Duration.ofHours(1) : quarter;
+    }
+
+    private static String words(HoldStore.HoldRow row, HoldAnswer answer, boolean early, String why) {
+        String more = why.isBlank() ? "" : ". " + why;
+        if (early && answer != HoldAnswer.NOT_YET) {
+            return "Ended before its time, " + row.kind().words() + ": " + row.why() + more;
+        }
+        String asked = row.kind().question().map(question -> question + " ").orElse("");
+        return switch (answer) {
+            case YES -> asked + "The wait is over: " + row.why() + more;
+            case NOT_YET -> asked + "Not yet, it waits on: " + row.why() + more;
+            case NO -> asked + "No: " + row.why() + more;
+        };
     }
 }

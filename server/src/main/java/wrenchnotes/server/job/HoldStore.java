@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.HoldAnswer;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Tag;
@@ -23,19 +24,21 @@ public class HoldStore {
             long jobId,
             HoldKind kind,
             String why,
+            Hold.Covers covers,
             Instant from,
             Optional<Instant> until,
             Optional<Instant> ended,
+            Optional<HoldAnswer> answer,
             boolean caution,
             String by) {
 
         public Hold hold() {
-            return new Hold(kind, why, from, until, ended);
+            return new Hold(kind, why, covers, from, until, ended);
         }
     }
 
     private static final String HOLD = """
-            SELECT hold.id, job_id, kind, why, from_at, until_at, ended_at, caution, person.name AS by
+            SELECT hold.id, job_id, kind, why, component_id, step, from_at, until_at, ended_at, answer, caution, person.name AS by
             FROM hold JOIN person ON person.id = set_by
             """;
 
@@ -128,22 +131,33 @@ public class HoldStore {
 
     private long add(By by, long job, Hold hold, boolean caution) {
         return Sql.inserted(jdbc.sql("""
-                                INSERT INTO hold (job_id, kind, why, from_at, until_at, caution, set_by)
-                                VALUES (:job, :kind, :why, :from, :until, :caution, :by)
+                                INSERT INTO hold (job_id, kind, why, component_id, step, from_at, until_at, caution, set_by)
+                                VALUES (:job, :kind, :why, :component, :step, :from, :until, :caution, :by)
                                 """)
                 .param("caution", caution ? 1 : 0)
                 .param("job", job)
                 .param("kind", hold.kind().name())
                 .param("why", hold.why())
+                .param("component", hold.covers().component().orElse(null))
+                .param("step", hold.covers().step().orElse(null))
                 .param("from", hold.from().toEpochMilli())
                 .param("until", Sql.millis(hold.until().orElse(null)))
                 .param("by", by.person()));
     }
 
-    void end(By by, long id) {
-        jdbc.sql("UPDATE hold SET ended_at = :at, ended_by = :by WHERE id = :id")
+    void until(long id, Instant until) {
+        jdbc.sql("UPDATE hold SET until_at = :until WHERE id = :id")
+                .param("until", until.toEpochMilli())
+                .param("id", id)
+                .update();
+    }
+
+    void end(By by, long id, Optional<HoldAnswer> answer, String why) {
+        jdbc.sql("UPDATE hold SET ended_at = :at, ended_by = :by, answer = :answer, end_why = :why WHERE id = :id")
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
+                .param("answer", answer.map(Enum::name).orElse(null))
+                .param("why", why)
                 .param("id", id)
                 .update();
     }
@@ -154,9 +168,11 @@ public class HoldStore {
                 row.getLong("job_id"),
                 HoldKind.valueOf(row.getString("kind")),
                 row.getString("why"),
+                new Hold.Covers(Sql.id(row, "component_id"), Optional.ofNullable(row.getString("step"))),
                 Sql.instant(row, "from_at"),
                 Sql.when(row, "until_at"),
                 Sql.when(row, "ended_at"),
+                Optional.ofNullable(row.getString("answer")).map(HoldAnswer::valueOf),
                 row.getBoolean("caution"),
                 row.getString("by"));
     }

@@ -99,6 +99,12 @@ class Slips {
                     new Paragraph(job.unit().model() + " " + job.unit().revision(), new Font(Font.HELVETICA, 7.5f)));
             words.addElement(new Paragraph(
                     job.brought().owner().map(Job.Owner::name).orElse("to be sold"), new Font(Font.HELVETICA, 7.5f)));
+            String dangers = ArrivalMark.dangers(arrivals.marks(job.id())).stream()
+                    .map(ArrivalMark::words)
+                    .collect(Collectors.joining(", "));
+            if (!dangers.isEmpty()) {
+                words.addElement(new Paragraph("MIND: " + dangers, new Font(Font.HELVETICA, 8.5f, Font.BOLD)));
+            }
             tag.addCell(words);
             document.add(tag);
         });

@@ -5,10 +5,12 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
@@ -16,6 +18,7 @@ import wrenchnotes.core.job.Status;
 import wrenchnotes.core.schedule.Pickup;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.JobStore;
 
@@ -27,13 +30,15 @@ public class RackApi {
     private final FactsStore facts;
     private final SlotStore slots;
     private final Snapshot snapshot;
+    private final ArrivalStore arrivals;
     private final Clock clock;
 
-    RackApi(JobStore jobs, FactsStore facts, SlotStore slots, Snapshot snapshot, Clock clock) {
+    RackApi(JobStore jobs, FactsStore facts, SlotStore slots, Snapshot snapshot, ArrivalStore arrivals, Clock clock) {
         this.jobs = jobs;
         this.facts = facts;
         this.slots = slots;
         this.snapshot = snapshot;
+        this.arrivals = arrivals;
         this.clock = clock;
     }
 
@@ -42,6 +47,7 @@ public class RackApi {
      * @param opened whether it lies open, on a bench or waiting
      * @param forNow whether it is closed for now only
      * @param waitedSince when its wait began, if it waits
+     * @param dangers what came with it and can hurt
      */
     public record RackRow(
             long jobId,
@@ -58,7 +64,8 @@ public class RackApi {
             String reason,
             Optional<String> slot,
             Optional<Instant> due,
-            Optional<Instant> waitedSince) {}
+            Optional<Instant> waitedSince,
+            List<ArrivalMark> dangers) {}
 
     /**
      * @param next what can be worked on, first to pick up first
@@ -75,6 +82,7 @@ public class RackApi {
             Map<Long, JobFacts> known = facts.of(open.values());
             Map<Long, String> noticed = slots.noticed().stream()
                     .collect(Collectors.toMap(SlotStore.Noticed::job, SlotStore.Noticed::words));
+            Map<Long, Set<ArrivalMark>> marks = arrivals.marksOfOpen();
             List<Pickup> order = open.keySet().stream()
                     .map(id -> Pickup.of(id, known.get(id), now))
                     .sorted(Pickup.NEXT_FIRST)
@@ -84,6 +92,7 @@ public class RackApi {
                     known.get(pickup.job()),
                     pickup,
                     noticed.getOrDefault(pickup.job(), ""),
+                    ArrivalMark.dangers(marks.getOrDefault(pickup.job(), Set.of())),
                     now);
             return new Rack(
                     order.stream().filter(Pickup::canBeWorkedOn).map(row).toList(),
@@ -99,7 +108,8 @@ public class RackApi {
         });
     }
 
-    private static RackRow row(Job job, JobFacts facts, Pickup pickup, String noticed, Instant now) {
+    private static RackRow row(
+            Job job, JobFacts facts, Pickup pickup, String noticed, List<ArrivalMark> dangers, Instant now) {
         return new RackRow(
                 job.id(),
                 job.tag(),
@@ -118,6 +128,7 @@ public class RackApi {
                 facts.holds().stream()
                         .filter(hold -> hold.activeAt(now))
                         .map(Hold::from)
-                        .findFirst());
+                        .findFirst(),
+                dangers);
     }
 }

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
@@ -65,10 +67,21 @@ public class SheetApi {
         this.clock = clock;
     }
 
-    /** @param active whether it holds the job now */
-    public record HoldOnSheet(HoldStore.HoldRow hold, boolean active) {}
+    /**
+     * @param active whether its time is not over
+     * @param asks what has to be answered now that it is; empty if it asks nothing
+     */
+    public record HoldOnSheet(HoldStore.HoldRow hold, boolean active, Optional<String> asks) {
+
+        static HoldOnSheet of(HoldStore.HoldRow row, Instant now) {
+            Hold hold = row.hold();
+            return new HoldOnSheet(
+                    row, hold.activeAt(now), hold.kind().question().filter(question -> hold.asksAt(now)));
+        }
+    }
 
     /**
+     * @param hazards what came with it and can hurt, a caution each
      * @param inTheWay what keeps the unit from being handed over
      * @param partsMinor what the parts of the standing findings cost
      * @param story newest first
@@ -84,6 +97,7 @@ public class SheetApi {
             int rework,
             List<Arrival.Symptom> symptoms,
             Set<ArrivalMark> marks,
+            List<String> hazards,
             List<ArrivalStore.MissingThing> missing,
             Map<ArrivalMark, String> places,
             List<Arrival.ArrivalPhoto> photos,
@@ -118,13 +132,12 @@ public class SheetApi {
                 known.rework(),
                 arrivals.symptoms(id),
                 arrivals.marks(id),
+                ArrivalMark.cautions(arrivals.marks(id)),
                 arrivals.missing(id),
                 arrivals.places(id),
                 arrivals.photos(id),
                 arrivals.belongings(id),
-                holds.ofJob(id).stream()
-                        .map(hold -> new HoldOnSheet(hold, hold.hold().activeAt(now)))
-                        .toList(),
+                holds.ofJob(id).stream().map(hold -> HoldOnSheet.of(hold, now)).toList(),
                 found,
                 checks.ofJob(id),
                 outcomes.ofJob(id),

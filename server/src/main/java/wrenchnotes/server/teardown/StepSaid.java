@@ -40,7 +40,9 @@ public record StepSaid(
         String closeUp,
         Set<String> backAfter,
         Integer waitHours,
-        List<Photo> photos) {
+        List<Photo> photos,
+        Boolean live,
+        Boolean leadOnly) {
 
     static StepSaid of(Step step) {
         return new StepSaid(
@@ -63,7 +65,9 @@ public record StepSaid(
                 step.closeUp(),
                 step.backAfter(),
                 step.waitHours(),
-                step.photos());
+                step.photos(),
+                step.danger().live(),
+                step.danger().leadOnly());
     }
 
     static List<StepSaid> of(List<Step> steps) {
@@ -91,7 +95,11 @@ public record StepSaid(
                 id,
                 title,
                 new Doing(how, side, tool, minutes, mustBeTrue, closeUp),
-                new Caution(caution, waitHours == null ? 0 : waitHours),
+                new Caution(
+                        caution,
+                        waitHours == null ? 0 : waitHours,
+                        Boolean.TRUE.equals(live),
+                        Boolean.TRUE.equals(leadOnly)),
                 new Order(needs, insteadOf, backAfter),
                 new Toll(partsMinor == null ? 0 : partsMinor, reversible == null || reversible),
                 new Things(fasteners, connectors, pieces),

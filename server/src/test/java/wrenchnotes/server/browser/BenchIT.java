@@ -127,8 +127,10 @@ class BenchIT {
                 window.says("Since when is it without power?");
                 assertThat(named("The wait is not over").first().isDisabled()).isTrue();
                 hands.act("2", "Since the evening before that");
-                window.says("The 24 hours are over");
-                hands.act("Space", "Wait kept, discharged: off to tray");
+                window.says("discharged by someone trained");
+                hands.act("h", "Waited for, discharged: heeded");
+                window.says("· heeded");
+                hands.act("Space", "Off to tray");
             } else if (step == 2) {
                 hands.act("x", "Not as the notes say");
                 hands.on(page.getByLabel("one more broken"));

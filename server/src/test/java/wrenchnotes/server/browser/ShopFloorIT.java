@@ -45,6 +45,7 @@ class ShopFloorIT {
                 route.resume();
             }
         });
+        window.saysItIsSafe();
         page.keyboard().press("Space");
         window.says("Steps in: " + (before + 1));
         assertThat(lost[0]).isTrue();
@@ -179,6 +180,7 @@ class ShopFloorIT {
     void theFinderKnowsTagsWordsAndWhenThereIsTooMuch() {
         Locator finder = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"));
         page.keyboard().press("f");
+        page.locator("[role=combobox]:focus").waitFor();
         page.keyboard().type("pellworth");
         page.getByRole(AriaRole.OPTION).first().waitFor();
         assertThat(page.getByRole(AriaRole.OPTION).count())

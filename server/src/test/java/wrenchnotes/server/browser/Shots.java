@@ -138,17 +138,17 @@ public final class Shots {
         page.getByLabel("What to do with it").first().waitFor();
         take("lot");
         page.navigate("/bench/" + page.evaluate(ON_THE_WAY_IN));
-        page.getByText("Off to tray").waitFor();
+        window.saysItIsSafe();
         take("bench-in");
         page.keyboard().press("t");
         page.getByText("OUT ·").waitFor();
         take("bench-out");
-        notYetOpened();
-        theGate();
+        notYetOpened(window);
+        theGate(window);
     }
 
     /** One of the deep units, on its way to the lens: nine steps in. */
-    private void notYetOpened() {
+    private void notYetOpened(Window window) {
         page.navigate("/bench/" + page.evaluate(NOT_OPENED));
         page.getByText("Before the first step").waitFor();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("lens"))
@@ -160,6 +160,7 @@ public final class Shots {
         page.keyboard().press("Space");
         for (int step = 1; step <= 9; step++) {
             page.getByText("IN · STEP " + step + " OF").waitFor();
+            window.saysItIsSafe();
             page.keyboard().press("Space");
         }
         page.getByText("IN · STEP 10 OF").waitFor();
@@ -167,7 +168,7 @@ public final class Shots {
     }
 
     /** A unit of which a screw was lost, put together again without it. */
-    private void theGate() {
+    private void theGate(Window window) {
         page.navigate("/bench/" + page.evaluate(ONE_LOST));
         page.getByText("OUT ·").first().waitFor();
         while (page.getByText("Not yet").count() == 0) {
@@ -183,6 +184,7 @@ public final class Shots {
                 }
                 went.click();
             } else {
+                window.saysItIsSafe();
                 page.locator("[role=checkbox][aria-checked=false]").all().forEach(Locator::click);
                 page.keyboard().press("Space");
             }

@@ -7,6 +7,7 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
@@ -14,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** Debian's Chromium on one address, without a screen. */
 public final class Window implements AutoCloseable {
@@ -92,6 +94,34 @@ public final class Window implements AutoCloseable {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
                 .first()
                 .focus();
+    }
+
+    private static final Pattern SAID_FIRST = Pattern.compile("(heeded|It is off and unplugged)$");
+
+    /** Says at the bench what has to be said before hands go in, a key each. */
+    void saysItIsSafe() {
+        Locator asks = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(SAID_FIRST));
+        Locator ready = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Off to tray|Back in|In\\?")));
+        asks.or(ready).first().waitFor();
+        while (asks.count() > 0) {
+            page.waitForResponse(answer -> answer.url().contains("/bench/"), () -> asks.first()
+                    .click());
+            page.waitForTimeout(150);
+            asks.or(ready).first().waitFor();
+        }
+    }
+
+    /** As a scanner types, faster than any hand, wherever the focus is. */
+    void scans(String code) {
+        page.evaluate("""
+                code => {
+                  document.activeElement?.blur();
+                  for (const key of [...code, 'Enter']) {
+                    document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+                  }
+                }
+                """, code);
     }
 
     /** Waits until the page says each of these. */

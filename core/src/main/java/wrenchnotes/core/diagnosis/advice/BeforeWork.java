@@ -42,7 +42,7 @@ public record BeforeWork(List<LookFirst> lookFirst, List<MindPoint> mind, List<S
                         .map(watch -> new MindPoint(components.getOrDefault(watch.component(), ""), watch.words()))
                         .toList(),
                 Stream.concat(
-                                marks.stream().sorted().flatMap(mark -> mark.caution().stream()),
+                                ArrivalMark.cautions(marks).stream(),
                                 notes.steps().stream().map(Step::caution).filter(caution -> !caution.isEmpty()))
                         .distinct()
                         .toList());

@@ -10,7 +10,8 @@ import wrenchnotes.server.ground.Stored;
 /** Notes and proposals as they stand in the database, and the readers of every form that was ever written. */
 public final class NotesForm {
 
-    private static final int NUMBER = 1;
+    /** Form 1 was as form 2 and knew neither live work nor under which terms a check counts. */
+    private static final int NUMBER = 2;
 
     private record Steps(int form, List<StepForm> steps) {}
 
@@ -39,7 +40,7 @@ public final class NotesForm {
                 tree.values().stream()
                         .map(step -> Stored.read(step, StepForm.class).step())
                         .toList();
-            case 1 -> StepForm.each(Stored.read(tree, Steps.class).steps(), StepForm::step);
+            case 1, 2 -> StepForm.each(Stored.read(tree, Steps.class).steps(), StepForm::step);
             default -> throw Stored.unknown("Notes", tree);
         };
     }
@@ -62,7 +63,7 @@ public final class NotesForm {
         JsonNode tree = Stored.tree(text);
         return switch (Stored.number(tree)) {
             case 0 -> Stored.read(tree, StepForm.class).step();
-            case 1 -> Stored.read(tree, Proposed.class).step().step();
+            case 1, 2 -> Stored.read(tree, Proposed.class).step().step();
             default -> throw Stored.unknown("A proposal", tree);
         };
     }

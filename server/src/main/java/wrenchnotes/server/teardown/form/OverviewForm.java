@@ -5,9 +5,10 @@ import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Overview.PlannedCheck;
 import wrenchnotes.core.teardown.Overview.ServiceMode;
+import wrenchnotes.core.teardown.Overview.Terms;
 import wrenchnotes.core.teardown.Overview.WatchPoint;
 
-/** What notes say of a revision as a whole, as it stands in the database (form 1) and in the open format {@code teardown/1}. */
+/** What notes say of a revision as a whole, as it stands in the database (form 2; form 1 had of a check only what comes before its id) and in the open format {@code teardown/1}. */
 public record OverviewForm(
         Integer form,
         String before,
@@ -23,10 +24,39 @@ public record OverviewForm(
         }
     }
 
-    public record CheckForm(String stage, String what, String load, int times) {
+    public record CheckForm(
+            String stage,
+            String what,
+            String load,
+            int times,
+            String id,
+            Boolean powered,
+            Boolean coversOn,
+            String conditions,
+            String beforeStep) {
 
         private PlannedCheck check() {
-            return new PlannedCheck(Stage.valueOf(stage), what, load, times);
+            return new PlannedCheck(
+                    id,
+                    Stage.valueOf(stage),
+                    what,
+                    load,
+                    times,
+                    new Terms(!Boolean.FALSE.equals(powered), Boolean.TRUE.equals(coversOn), conditions, beforeStep));
+        }
+
+        private static CheckForm of(PlannedCheck check) {
+            Terms terms = check.terms();
+            return new CheckForm(
+                    check.stage().name(),
+                    check.what(),
+                    check.load(),
+                    check.times(),
+                    check.id(),
+                    terms.powered() ? null : false,
+                    terms.coversOn() ? true : null,
+                    terms.conditions().isEmpty() ? null : terms.conditions(),
+                    terms.beforeStep().isEmpty() ? null : terms.beforeStep());
         }
     }
 
@@ -47,9 +77,7 @@ public record OverviewForm(
                 form,
                 overview.before(),
                 StepForm.each(overview.modes(), one -> new ModeForm(one.name(), one.keys(), one.shows())),
-                StepForm.each(
-                        overview.checks(),
-                        one -> new CheckForm(one.stage().name(), one.what(), one.load(), one.times())),
+                StepForm.each(overview.checks(), CheckForm::of),
                 StepForm.each(overview.watch(), PointForm::of),
                 StepForm.each(overview.lookOver(), PointForm::of));
     }

@@ -15,7 +15,7 @@ import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.Toll;
 
 /**
- * A step as it stands in the database (form 1) and in the open format {@code teardown/1}, which names components where this
+ * A step as it stands in the database (form 2; form 1 had neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
  * has their ids. What is left out is empty; {@code reversible} left out is true. Never changed: docs/decisions/0013-the-store.md
  */
 public record StepForm(
@@ -38,7 +38,9 @@ public record StepForm(
         String closeUp,
         List<String> backAfter,
         Integer waitHours,
-        List<PhotoForm> photos) {
+        List<PhotoForm> photos,
+        Boolean live,
+        Boolean leadOnly) {
 
     public record ConnectorForm(String id, String label, String mark, Boolean keyed, String latch) {
 
@@ -77,7 +79,9 @@ public record StepForm(
                 step.closeUp(),
                 List.copyOf(step.backAfter()),
                 step.waitHours(),
-                each(step.photos(), PhotoForm::of));
+                each(step.photos(), PhotoForm::of),
+                step.danger().live() ? true : null,
+                step.danger().leadOnly() ? true : null);
     }
 
     public Step step() {
@@ -85,7 +89,11 @@ public record StepForm(
                 id,
                 title,
                 new Doing(how, Side.valueOf(side), tool, minutes, mustBeTrue, closeUp),
-                new Caution(caution, waitHours == null ? 0 : waitHours),
+                new Caution(
+                        caution,
+                        waitHours == null ? 0 : waitHours,
+                        Boolean.TRUE.equals(live),
+                        Boolean.TRUE.equals(leadOnly)),
                 new Order(set(needs), insteadOf, set(backAfter)),
                 new Toll(partsMinor == null ? 0 : partsMinor, reversible == null || reversible),
                 new Things(

@@ -1,0 +1,55 @@
+package wrenchnotes.server.bench;
+
+import java.util.List;
+import java.util.stream.Stream;
+import wrenchnotes.core.bench.BothWays;
+import wrenchnotes.core.bench.CheckPlan;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.job.JobFacts;
+
+/**
+ * What stands between the unit and its closing.
+ *
+ * @param reasons in the way of closing for good
+ * @param reasonsForNow in the way of closing for now
+ * @param planned the checks of the plan before closing, or after it once the unit is closed
+ * @param watch what is often wrong with this revision
+ * @param bothWays where the way out does not agree with the way in, or was not counted
+ */
+public record Gate(
+        List<String> reasons,
+        List<String> reasonsForNow,
+        List<CheckPlan.DueCheck> planned,
+        List<Watch> watch,
+        List<EndsStore.Temporary> temporary,
+        List<EndsStore.FragmentTally> fragments,
+        List<String> bothWays) {
+
+    /**
+     * Something that is often wrong with this revision.
+     *
+     * @param words what to look at, and how often it was at fault here
+     */
+    public record Watch(long component, String words, boolean looked) {}
+
+    static Gate of(BenchState state, Beside beside, JobFacts facts) {
+        CheckRecord checks = facts.lastIn().map(facts.checks()::since).orElse(new CheckRecord(List.of()));
+        return new Gate(
+                state.run().inTheWayOfClosing(beside.ends(), beside.checks(), false),
+                state.run().inTheWayOfClosing(beside.ends(), beside.checks(), true),
+                planned(state, facts.closed(), checks),
+                Watches.of(state, beside.lookedAt(), beside.usual()),
+                beside.temporary(),
+                beside.fragments(),
+                state.run().bothWays().stream()
+                        .map(BothWays.CountLine::sentence)
+                        .toList());
+    }
+
+    private static List<CheckPlan.DueCheck> planned(BenchState state, boolean closed, CheckRecord checks) {
+        Stream<Stage> stages = closed ? Stream.of(Stage.AFTER_CLOSING) : Stream.of(Stage.OPEN, Stage.BEFORE_CLOSING);
+        return stages.flatMap(stage -> CheckPlan.at(stage, state.run().notes().overview(), checks).stream())
+                .toList();
+    }
+}

@@ -43,7 +43,7 @@ public enum WorkHazard implements Spoken {
     DUST("Dust and mould: mask, outside or at the extractor, no compressed air into the face.", "dust|mould"),
     GLASS(
             "Broken glass and tubes: eyes and hands covered, and a tube can burst.",
-            "glass(?!.?fib)|\\btube\\b|cracked screen"),
+            "\\bglass(?!.?fib)|\\btube\\b|cracked screen"),
     FIBREGLASS(
             "Fibreglass pen: the fibres go into skin and eyes. Gloves, wipe up wet, never blow.",
             "fibre.?glass|glass.?fibre"),

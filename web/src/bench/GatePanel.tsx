@@ -37,6 +37,14 @@ export function GatePanel({
           ))}
         </chakra.ul>
       )}
+      {gate.notTested.length > 0 && (
+        <Box fontSize="17px" color="brassLight" role="group" aria-label="Not tested">
+          <b>Not tested</b>
+          {gate.notTested.map((line) => (
+            <Box key={line}>{line}</Box>
+          ))}
+        </Box>
+      )}
       <EndsList bench={bench} press={press} busy={busy} />
       <Watch bench={bench} press={press} busy={busy} />
       {gate.bothWays.length > 0 && (

@@ -4,7 +4,8 @@ import { useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { useKeys } from '../app/keys';
-import { Act } from '../parts/Buttons';
+import { CheckForm } from '../job/CheckForm';
+import { Act, KeyCap } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Caution } from '../parts/States';
 import { Aim } from './Aim';
@@ -33,10 +34,13 @@ export function StartPanel({
   const [rework, setRework] = useState<Rework>();
   const [words, setWords] = useState('');
   const [noting, setNoting] = useState(false);
+  const [checking, setChecking] = useState(false);
   const forNow = bench.way.steps.flatMap((step) =>
     step.things.filter((thing) => inAccount(thing, 'OUT_FOR_NOW') > 0),
   );
   const first = bench.way.steps.filter((step) => step.needs.length === 0);
+  const due = bench.gate.planned.filter((one) => one.missing !== '');
+  const cautions = [...new Set(first.map((step) => step.caution).filter(Boolean))];
   const ready =
     !busy && bench.stand.notSeenTo.length === 0 && (!bench.stand.startsAgain || rework !== undefined);
   const begin = () =>
@@ -47,8 +51,14 @@ export function StartPanel({
     });
   const reasons = Object.entries(floor.Rework) as [Rework, string][];
   useKeys([
-    { key: 'Space', label: 'It is off and unplugged: begin', act: begin, off: !ready || noting },
+    { key: 'Space', label: 'It is off and unplugged: begin', act: begin, off: !ready || noting || checking },
     { key: 'J', label: 'Note, photo', act: () => setNoting(true), off: noting },
+    {
+      key: 'K',
+      label: 'Check as it came',
+      act: () => setChecking(true),
+      off: checking || bench.stand.opened,
+    },
     { key: 'M', label: 'Count what is missing', act: () => setCounting(!counting), off: first.length === 0 },
     ...reasons.map(([reason, label], n) => ({
       key: String(n + 1),
@@ -104,13 +114,11 @@ export function StartPanel({
       {bench.stand.notSeenTo.map((mark) => (
         <SeenTo key={mark} job={bench.unit.jobId} mark={mark} />
       ))}
-      {first
-        .filter((step) => step.caution)
-        .map((step) => (
-          <Caution bench key={step.id}>
-            {step.caution}
-          </Caution>
-        ))}
+      {cautions.map((words) => (
+        <Caution bench key={words}>
+          {words}
+        </Caution>
+      ))}
       {bench.way.steps.length > 0 ? (
         <Aim bench={bench} aim={aim} set={setAim} />
       ) : (
@@ -119,9 +127,33 @@ export function StartPanel({
           count, and becomes the notes.
         </Box>
       )}
+      {!bench.stand.opened && !checking && due.length > 0 && (
+        <Box fontSize="18px" color="brassLight" role="group" aria-label="As it came">
+          Try it before it is opened: {due.map((one) => one.planned.what).join('; ')}. <KeyCap name="K" />
+        </Box>
+      )}
+      {checking && (
+        <Box bg="card" color="ink" borderRadius="sm" p="12px" data-paper="">
+          <CheckForm
+            job={bench.unit.jobId}
+            stage="ARRIVAL"
+            planned={bench.gate.planned}
+            done={() => setChecking(false)}
+          />
+        </Box>
+      )}
       {noting && <NoteForm press={press} busy={busy} leave={() => setNoting(false)} />}
       {counting && <CountMissing steps={first} missing={missing} set={setMissing} />}
-      <Box mt="auto" display="grid" gap="9px">
+      <Box
+        mt="auto"
+        display="grid"
+        gap="9px"
+        position="sticky"
+        bottom="-18px"
+        bg="matSurface"
+        pt="6px"
+        pb="2px"
+      >
         <Act look="benchMain" minH="62px" fontSize="21px" keyName="Space" disabled={!ready} onClick={begin}>
           It is off and unplugged: begin
         </Act>

@@ -160,6 +160,11 @@ function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
         {job.brought.dueAt && ` · promised for ${day(job.brought.dueAt)}`}
         {job.handedOverAt && ` · left ${day(job.handedOverAt)}`}
       </Box>
+      {sheet.notTested.length > 0 && (
+        <Box fontSize="14.5px" mt="4px" color="amberInk">
+          Not tested: {sheet.notTested.join('; ')}.
+        </Box>
+      )}
       {!job.handedOverAt && sheet.inTheWay.length > 0 && (
         <Box fontSize="14.5px" mt="4px">
           Before it can go: {sheet.inTheWay.join(' ')}

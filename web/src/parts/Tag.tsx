@@ -40,9 +40,10 @@ export function Tag({
         bg={danger ? 'hazard' : 'amber'}
         color="white"
         fontFamily="mono"
-        fontSize="12px"
+        fontSize="11.5px"
         fontWeight={600}
         px="6px"
+        whiteSpace="nowrap"
         ml="8px"
         borderRadius="0 0 3px 3px"
       >

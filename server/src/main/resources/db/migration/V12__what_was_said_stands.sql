@@ -16,3 +16,13 @@ ALTER TABLE hold ADD COLUMN end_why TEXT NOT NULL DEFAULT '';
 
 -- What may be asked of a job's power and cautions at every press.
 CREATE INDEX entry_of_power ON entry (job_id, id) WHERE kind IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED');
+
+-- A unit that goes out untested teaches nothing of whether it was mended: kept with the job, as the time worked on it is.
+ALTER TABLE job ADD COLUMN untested INTEGER NOT NULL DEFAULT 0;
+UPDATE job
+SET untested = 1
+WHERE handed_over_at IS NOT NULL
+  AND EXISTS (SELECT 1 FROM check_entry
+              WHERE job_id = job.id AND stage = 'AFTER_CLOSING' AND struck_at IS NULL AND verdict = 'NOT_TESTED')
+  AND NOT EXISTS (SELECT 1 FROM check_entry
+                  WHERE job_id = job.id AND stage = 'AFTER_CLOSING' AND struck_at IS NULL AND verdict <> 'NOT_TESTED');

@@ -76,6 +76,11 @@ public record Check(
         return (samePlanned || what.equalsIgnoreCase(other.what)) && load.equalsIgnoreCase(other.load);
     }
 
+    /** "plays, with the warped disc: nothing here to try it with". */
+    public String whyNot() {
+        return words() + (remark.isEmpty() ? "" : ": " + remark);
+    }
+
     /** "plays, with the warped disc". */
     public String words() {
         return what + (load.isEmpty() ? "" : ", with " + load);

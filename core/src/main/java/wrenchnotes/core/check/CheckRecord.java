@@ -46,6 +46,23 @@ public record CheckRecord(List<Check> checks) {
         return later.verdict() != Verdict.NOT_TESTED && later.stage() != Stage.ARRIVAL && later.sameAs(failed);
     }
 
+    /** What nobody has tried since it was said not to be tested, in that order: it goes out untested, and why. */
+    public List<Check> notTested() {
+        return checks.stream()
+                .filter(check -> check.verdict() == Verdict.NOT_TESTED && check.stage() != Stage.ARRIVAL)
+                .filter(check ->
+                        checks.stream().noneMatch(later -> later.at().isAfter(check.at()) && later.sameAs(check)))
+                .toList();
+    }
+
+    /** Whether it was said of the closed unit that it is not tested, and nobody tried it all the same. */
+    public boolean goesUntested() {
+        List<Check> closed = checks.stream()
+                .filter(check -> check.stage() == Stage.AFTER_CLOSING)
+                .toList();
+        return !closed.isEmpty() && closed.stream().allMatch(check -> check.verdict() == Verdict.NOT_TESTED);
+    }
+
     /** Failures that somebody took as a remark, and that did not pass since. */
     public List<Check> remarks() {
         return checks.stream()

@@ -61,6 +61,11 @@ public record JobFacts(
         return lastIn.isPresent() && closed() ? closing.flatMap(Closing::forNow) : Optional.empty();
     }
 
+    /** The checks since it was last opened; all of them if it never was. */
+    public CheckRecord sinceOpened() {
+        return lastIn.map(checks::since).orElse(checks);
+    }
+
     /** What the plan says to be tested after closing and was not. */
     private List<String> unchecked() {
         return lastIn.stream()

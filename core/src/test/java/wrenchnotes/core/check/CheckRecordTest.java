@@ -87,6 +87,22 @@ class CheckRecordTest {
                 .isEmpty();
     }
 
+    @Test
+    void whatIsNotTestedIsSaidUntilSomebodyTriesIt() {
+        Check not = check(4, "disc is read", "", Verdict.NOT_TESTED);
+        assertThat(new CheckRecord(List.of(not)).notTested()).containsExactly(not);
+        assertThat(new CheckRecord(List.of(not)).goesUntested()).isTrue();
+        CheckRecord tried = new CheckRecord(List.of(not, check(6, "disc is read", "", Verdict.PASSED)));
+        assertThat(tried.notTested()).isEmpty();
+        assertThat(tried.goesUntested()).isFalse();
+        assertThat(new CheckRecord(List.of(not, check(6, "lamp lights", "", Verdict.PASSED))).goesUntested())
+                .as("somebody tried something")
+                .isFalse();
+        assertThat(new CheckRecord(List.of()).goesUntested())
+                .as("nobody said so")
+                .isFalse();
+    }
+
     private static List<Check> standing(Check... checks) {
         return new CheckRecord(List.of(checks)).standingFailures();
     }

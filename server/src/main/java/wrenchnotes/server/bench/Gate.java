@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import wrenchnotes.core.bench.BothWays;
 import wrenchnotes.core.bench.CheckPlan;
+import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.job.JobFacts;
@@ -15,6 +16,7 @@ import wrenchnotes.core.job.JobFacts;
  * @param reasonsForNow in the way of closing for now
  * @param planned the checks of the plan before closing, or after it once the unit is closed
  * @param watch what is often wrong with this revision
+ * @param notTested what goes on untested, and why
  * @param bothWays where the way out does not agree with the way in, or was not counted
  */
 public record Gate(
@@ -24,7 +26,8 @@ public record Gate(
         List<Watch> watch,
         List<EndsStore.Temporary> temporary,
         List<EndsStore.FragmentTally> fragments,
-        List<String> bothWays) {
+        List<String> bothWays,
+        List<String> notTested) {
 
     /**
      * Something that is often wrong with this revision.
@@ -34,7 +37,7 @@ public record Gate(
     public record Watch(long component, String words, boolean looked) {}
 
     static Gate of(BenchState state, Beside beside, JobFacts facts) {
-        CheckRecord checks = facts.lastIn().map(facts.checks()::since).orElse(new CheckRecord(List.of()));
+        CheckRecord checks = facts.sinceOpened();
         return new Gate(
                 state.run().inTheWayOfClosing(beside.ends(), beside.checks(), false),
                 state.run().inTheWayOfClosing(beside.ends(), beside.checks(), true),
@@ -44,11 +47,14 @@ public record Gate(
                 beside.fragments(),
                 state.run().bothWays().stream()
                         .map(BothWays.CountLine::sentence)
-                        .toList());
+                        .toList(),
+                checks.notTested().stream().map(Check::whyNot).toList());
     }
 
     private static List<CheckPlan.DueCheck> planned(BenchState state, boolean closed, CheckRecord checks) {
-        Stream<Stage> stages = closed ? Stream.of(Stage.AFTER_CLOSING) : Stream.of(Stage.OPEN, Stage.BEFORE_CLOSING);
+        Stream<Stage> stages = closed
+                ? Stream.of(state.run().lastIn().isPresent() ? Stage.AFTER_CLOSING : Stage.ARRIVAL)
+                : Stream.of(Stage.OPEN, Stage.BEFORE_CLOSING);
         return stages.flatMap(stage -> CheckPlan.at(stage, state.run().notes().overview(), checks).stream())
                 .toList();
     }

@@ -52,7 +52,7 @@ public class BookStore {
             """;
 
     private static final String JOBS = """
-            SELECT id, unit_id, revision_id, ownership, checked_in_at, handed_over_at, bench_millis
+            SELECT id, unit_id, revision_id, ownership, checked_in_at, handed_over_at, bench_millis, untested
             FROM job
             WHERE handed_over_moment > :after
             ORDER BY handed_over_moment, id
@@ -117,6 +117,7 @@ public class BookStore {
                     row.getLong(5),
                     row.getLong(6),
                     Optional.ofNullable(outcomes.get(id)),
+                    row.getBoolean(8),
                     row.getLong(7),
                     parts.getOrDefault(id, 0L),
                     found.getOrDefault(id, List.of()),

@@ -90,16 +90,21 @@ public class JobStore {
                 .list();
     }
 
-    /** @param benchMillis how long was worked on it: nothing is entered at its bench after this */
-    public void handOver(By by, long job, long benchMillis) {
+    /**
+     * @param benchMillis how long was worked on it: nothing is entered at its bench after this
+     * @param untested whether nobody tried it closed
+     */
+    public void handOver(By by, long job, long benchMillis, boolean untested) {
         jdbc.sql("""
                         UPDATE job
-                        SET handed_over_at = :at, handed_over_moment = :moment, bench_millis = :bench, version = version + 1
+                        SET handed_over_at = :at, handed_over_moment = :moment, bench_millis = :bench,
+                            untested = :untested, version = version + 1
                         WHERE id = :job
                         """)
                 .param("at", by.at().toEpochMilli())
                 .param("moment", by.moment().number())
                 .param("bench", benchMillis)
+                .param("untested", untested ? 1 : 0)
                 .param("job", job)
                 .update();
     }

@@ -3,8 +3,10 @@ package wrenchnotes.server.outcome;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.check.Check;
 import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.By;
@@ -43,7 +45,7 @@ public class OutcomeService {
 
     public OutcomeStore.OutcomeRow give(By who, long job, Outcome outcome, String remark) {
         By by = jobs.job(job).entered(who);
-        OutcomeGiven given = new OutcomeGiven(outcome, remark, by.moment());
+        OutcomeGiven given = new OutcomeGiven(outcome, remark, by.moment()).sayingOf(outcomes.stillThere(job));
         List<OutcomeStore.OutcomeRow> earlier = outcomes.ofJob(job);
         long id = outcomes.add(by, job, given);
         String words = "Outcome: " + given.outcome().words() + (given.remark().isEmpty() ? "" : ". " + given.remark());
@@ -60,7 +62,8 @@ public class OutcomeService {
     public Job handOver(By who, long id, List<GoesBack> belongings) {
         Job job = jobs.job(id);
         By by = job.entered(who);
-        List<String> reasons = new ArrayList<>(facts.of(job).inTheWayOfHandover(by.now()));
+        JobFacts known = facts.of(job);
+        List<String> reasons = new ArrayList<>(known.inTheWayOfHandover(by.now()));
         List<String> came = arrivals.belongings(id).stream()
                 .map(ArrivalStore.Belonging::name)
                 .toList();
@@ -69,13 +72,24 @@ public class OutcomeService {
             throw Refused.because(reasons);
         }
         belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
-        jobs.handOver(by, id, worked.millis(id));
+        jobs.handOver(by, id, worked.millis(id), known.sinceOpened().goesUntested());
         String to = job.brought()
                 .owner()
                 .map(owner -> " to " + Journal.owner(owner.id()))
                 .orElse(" to the resale shelf");
-        journal.write(by, Journal.Entry.ofJob(id, "job", id, "Handed over" + to + with(belongings), belongings));
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        id, "job", id, "Handed over" + to + with(belongings) + untested(known), belongings));
         return jobs.job(id);
+    }
+
+    private static String untested(JobFacts known) {
+        return known.sinceOpened().notTested().stream()
+                .map(Check::whyNot)
+                .reduce((one, other) -> one + "; " + other)
+                .map(checks -> ". Not tested: " + checks)
+                .orElse("");
     }
 
     private static String with(List<GoesBack> belongings) {

@@ -3,8 +3,10 @@ package wrenchnotes.server.outcome;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Map;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.By;
@@ -29,6 +31,27 @@ public class OutcomeStore {
     }
 
     /** Newest first. */
+    /** Symptoms that stayed or came, by what was said last of each. */
+    List<String> stillThere(long job) {
+        return jdbc
+                .sql("""
+                        SELECT symptom.name, change, MAX(finding.id)
+                        FROM finding
+                        JOIN finding_symptom ON finding_symptom.finding_id = finding.id
+                        JOIN symptom ON symptom.id = finding_symptom.symptom_id
+                        WHERE job_id = :job AND struck_at IS NULL
+                        GROUP BY symptom.id
+                        ORDER BY symptom.name
+                        """)
+                .param("job", job)
+                .query((row, n) -> Map.entry(row.getString("name"), Change.valueOf(row.getString("change"))))
+                .list()
+                .stream()
+                .filter(one -> one.getValue() != Change.WENT)
+                .map(Map.Entry::getKey)
+                .toList();
+    }
+
     public List<OutcomeRow> ofJob(long job) {
         return jdbc.sql(OUTCOME + "WHERE job_id = :job ORDER BY moment DESC, outcome_entry.id DESC")
                 .param("job", job)

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Tally;
+import wrenchnotes.core.check.Check;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Hold;
@@ -81,6 +82,7 @@ public class SheetApi {
     }
 
     /**
+     * @param notTested what goes out untested, and why
      * @param hazards what came with it and can hurt, a caution each
      * @param inTheWay what keeps the unit from being handed over
      * @param partsMinor what the parts of the standing findings cost
@@ -91,6 +93,7 @@ public class SheetApi {
             JobView job,
             Status status,
             List<String> inTheWay,
+            List<String> notTested,
             Tally tally,
             boolean closed,
             boolean forNow,
@@ -126,6 +129,7 @@ public class SheetApi {
                 JobView.of(job),
                 Status.of(known, now),
                 known.inTheWayOfHandover(now),
+                known.sinceOpened().notTested().stream().map(Check::whyNot).toList(),
                 known.tally(),
                 known.closed(),
                 known.standsForNow().isPresent(),

@@ -258,6 +258,58 @@ class StandsIT {
         window.says("Off to tray (1 loose)");
     }
 
+    /** Eleven, as before cautions were heeded by a press of their own: begin, two in, round, two by name and back, check, close. */
+    @Test
+    void aPlainJobCostsNoMoreKeysThanItDidAndATestUnderPowerOneMore() {
+        assertThat(keysOf(takenIn("Buoy 6", body(), List.of()), false)).isEqualTo(11);
+        assertThat(keysOf(takenIn("Buoy 7", body(), List.of()), true))
+                .as("the two of the test itself, and one that says it is unplugged")
+                .isEqualTo(11 + 2 + 1);
+    }
+
+    private int pressed;
+
+    private void key(String key, String thenSays) {
+        page.keyboard().press(key);
+        pressed++;
+        window.says(thenSays);
+    }
+
+    private int keysOf(long job, boolean testedInTheMiddle) {
+        pressed = 0;
+        page.navigate("/bench/" + job);
+        window.says("It is off and unplugged: begin");
+        key("Space", "IN · STEP 1 OF 2");
+        key("Space", "IN · STEP 2 OF 2");
+        if (testedInTheMiddle) {
+            tried("lamp lights");
+            window.says("It is off and unplugged");
+            key("q", "Off to tray (1 loose)");
+        }
+        key("Space", "Open as far as it goes");
+        key("t", "OUT · 2 TO GO");
+        key("1", "Back in (1 loose)");
+        key("Space", "OUT · 1 TO GO");
+        key("1", "Back in (1 loose)");
+        key("Space", "Not yet");
+        tried("turns by hand");
+        window.says("Everything is accounted for");
+        key("c", "It is closed");
+        return pressed;
+    }
+
+    private void tried(String what) {
+        key("k", "Enter the check");
+        page.getByLabel("What was tried").fill(what);
+        page.getByLabel("What was tried").press("Enter");
+        pressed++;
+        page.getByLabel("What was tried").waitFor(gone());
+    }
+
+    private static Locator.WaitForOptions gone() {
+        return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
+    }
+
     /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
     @Test
     void aScanWithNothingFocusedFindsItsUnitOnEveryPage() {

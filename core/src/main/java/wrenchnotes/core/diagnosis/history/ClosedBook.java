@@ -17,7 +17,7 @@ import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.outcome.Outcome;
 
 /**
- * All closed jobs in memory, a column an array: about 62 bytes a job, 14 a finding, 4 a word. Jobs are added as they are closed; what is
+ * All closed jobs in memory, a column an array: about 63 bytes a job, 14 a finding, 4 a word. Jobs are added as they are closed; what is
  * asked is counted from first to last, so that any filter is as quick as none. Learning, patterns, estimates, prices and comebacks read it.
  *
  * <p>Not safe for several threads: whoever holds it lets one add, or many read.
@@ -42,6 +42,7 @@ public final class ClosedBook {
     private final Columns.Ints unit = new Columns.Ints();
     private final Columns.Bytes ownership = new Columns.Bytes();
     private final Columns.Bytes outcome = new Columns.Bytes();
+    private final Columns.Bytes untested = new Columns.Bytes();
     /** Where the findings of a job begin; they end where those of the next do. */
     private final Columns.Ints firstFound = new Columns.Ints();
     /** The same of the words that were said. */
@@ -77,6 +78,7 @@ public final class ClosedBook {
                 + unit.bytes()
                 + ownership.bytes()
                 + outcome.bytes()
+                + untested.bytes()
                 + places
                 + findings
                 + word.bytes();
@@ -94,6 +96,7 @@ public final class ClosedBook {
         unit.add(job.unit());
         ownership.add(job.ownership().ordinal());
         outcome.add(job.outcome().map(Outcome::ordinal).orElse(NONE));
+        untested.add(job.untested() ? 1 : 0);
         firstFound.add(fault.size());
         firstSaid.add(word.size());
         sameUnitBefore.add(lastOfUnit.get(unit.get(at)));
@@ -141,7 +144,7 @@ public final class ClosedBook {
                 faults,
                 present,
                 absent,
-                ended.flatMap(Outcome::mended),
+                untested.get(at) > 0 ? Optional.empty() : ended.flatMap(Outcome::mended),
                 benchMillis.get(at) > 0
                         ? Optional.of(new PastJob.Work(benchMillis.get(at) / 60_000.0, partsMinor.get(at)))
                         : Optional.empty()));

@@ -12,6 +12,7 @@ import wrenchnotes.core.outcome.Outcome;
  * @param checkedIn in milliseconds since 1970
  * @param handedOver in milliseconds since 1970
  * @param outcome the word that stood when the unit left
+ * @param untested whether it was said to be mended and nobody tried it: that teaches nothing of whether it was
  * @param benchMillis spent at the bench, pauses left out; 0 if nobody kept the time or nothing was done
  * @param partsMinor what its parts cost
  * @param found what was found and stands, in the order in which it was written down
@@ -25,6 +26,7 @@ public record ClosedJob(
         long checkedIn,
         long handedOver,
         Optional<Outcome> outcome,
+        boolean untested,
         long benchMillis,
         long partsMinor,
         List<FoundFault> found,

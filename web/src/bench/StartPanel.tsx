@@ -31,7 +31,9 @@ export function StartPanel({
   const [aim, setAim] = useState<Schemas['AimSaid']>({ targets: asked.getAll('to').map(Number) });
   const [missing, setMissing] = useState<Schemas['MissingSaid'][]>([]);
   const [counting, setCounting] = useState(false);
-  const [rework, setRework] = useState<Rework>();
+  const [rework, setRework] = useState<Rework | undefined>(
+    bench.stand.startsAgain ? bench.stand.likelyRework : undefined,
+  );
   const [words, setWords] = useState('');
   const [noting, setNoting] = useState(false);
   const [checking, setChecking] = useState(false);

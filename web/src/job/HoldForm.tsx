@@ -6,13 +6,16 @@ import { floor } from '../api/enumWords';
 import { momentOf, wallClock } from '../api/shopWide';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
+import { Pick, Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
+import { useModel } from '../teardown/useModel';
 
 type Kind = Schemas['HoldRow']['kind'];
 
 /** Why the job cannot go on now, and until when. */
-export function HoldForm({ job, done }: { job: number; done: () => void }) {
+export function HoldForm({ job, model, done }: { job: number; model: number; done: () => void }) {
+  const components = useModel(model).data?.components ?? [];
+  const [component, setComponent] = useState<number>();
   const [kind, setKind] = useState<Kind>('PART');
   const [why, setWhy] = useState('');
   const [until, setUntil] = useState('');
@@ -26,7 +29,7 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
       answer(
         api.POST('/api/jobs/{job}/holds', {
           params: { path: { job } },
-          body: { kind, why, until: until ? momentOf(until) : undefined },
+          body: { kind, why, until: until ? momentOf(until) : undefined, component },
         }),
       ),
     done,
@@ -48,8 +51,21 @@ export function HoldForm({ job, done }: { job: number; done: () => void }) {
           </Chip>
         ))}
       </Box>
-      <Box display="grid" gridTemplateColumns="1fr 210px" gap="8px">
+      <Box display="grid" gridTemplateColumns="1fr 150px 210px" gap="8px">
         <Text label="What it waits for" value={why} onChange={(event) => setWhy(event.target.value)} />
+        <Pick
+          label="What is held"
+          compact
+          value={component ?? ''}
+          onChange={(event) => setComponent(Number(event.target.value) || undefined)}
+        >
+          <option value="">the whole job</option>
+          {components.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </Pick>
         <Text
           label="Until (empty: an event ends it)"
           compact

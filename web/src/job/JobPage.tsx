@@ -200,7 +200,7 @@ function DoingForm({ sheet, doing, done }: { sheet: Schemas['JobSheet']; doing: 
         />
       )}
       {doing.what === 'outcome' && <OutcomeForm job={job} done={done} />}
-      {doing.what === 'hold' && <HoldForm job={job} done={done} />}
+      {doing.what === 'hold' && <HoldForm job={job} model={sheet.job.unit.modelId} done={done} />}
       {doing.what === 'handover' && <HandoverForm sheet={sheet} done={done} />}
       {doing.what === 'arrival' && <CorrectArrival sheet={sheet} done={done} />}
     </Box>

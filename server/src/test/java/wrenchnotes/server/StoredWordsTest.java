@@ -46,7 +46,7 @@ class StoredWordsTest {
                     Account.class,
                     "FITTED TRAY MISSING_ON_ARRIVAL LOST BROKEN DESTROYED REPLACED LEFT_OUT OUT_FOR_NOW"),
             Map.entry(Basis.class, "COUNTED TOLD UNKNOWN"),
-            Map.entry(Rework.class, "FORGOTTEN_PLUG MISSED_CHECK WRONG_PART SECOND_FAULT OTHER"),
+            Map.entry(Rework.class, "FORGOTTEN_PLUG MISSED_CHECK WRONG_PART SECOND_FAULT OTHER FAILED_CHECK TRIAL_FIT"),
             Map.entry(Stage.class, "ARRIVAL OPEN BEFORE_CLOSING AFTER_CLOSING"),
             Map.entry(Verdict.class, "PASSED FAILED NOT_TESTED"),
             Map.entry(

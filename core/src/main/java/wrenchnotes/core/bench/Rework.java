@@ -8,7 +8,14 @@ public enum Rework implements Spoken {
     MISSED_CHECK,
     WRONG_PART,
     SECOND_FAULT,
-    OTHER;
+    OTHER,
+    FAILED_CHECK,
+    TRIAL_FIT;
+
+    /** Whether something went wrong: a trial fit is part of the work and is counted apart. */
+    public boolean counts() {
+        return this != TRIAL_FIT;
+    }
 
     /** As said on the floor: "a forgotten plug". */
     @Override
@@ -19,6 +26,8 @@ public enum Rework implements Spoken {
             case WRONG_PART -> "the wrong part was put in";
             case SECOND_FAULT -> "there is a second fault";
             case OTHER -> "another reason";
+            case FAILED_CHECK -> "a check failed";
+            case TRIAL_FIT -> "it was a trial fit";
         };
     }
 }

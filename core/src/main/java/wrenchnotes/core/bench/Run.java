@@ -104,7 +104,23 @@ public final class Run {
 
     /** Runs that opened a unit which had been closed for good. */
     public List<RunRecord> reworks() {
-        return log.runs().stream().filter(run -> run.why().rework().isPresent()).toList();
+        return log.runs().stream()
+                .filter(run -> run.why().rework().filter(Rework::counts).isPresent())
+                .toList();
+    }
+
+    /** How often it was closed for a trial fit and opened again. */
+    public int trialFits() {
+        return (int) log.runs().stream()
+                .filter(run ->
+                        run.why().rework().filter(Rework.TRIAL_FIT::equals).isPresent())
+                .count();
+    }
+
+    /** Why it is opened again most likely, by what just happened; empty if nothing points to a reason. */
+    public Optional<Rework> likelyRework(CheckRecord checks) {
+        return Optional.of(Rework.FAILED_CHECK)
+                .filter(failed -> !checks.standingFailures().isEmpty());
     }
 
     public Optional<Step> nextIn() {

@@ -65,7 +65,8 @@ public record BenchView(
      *
      * @param opened whether it was ever opened
      * @param startsAgain whether a run can begin only with a reason, since the unit was closed for good
-     * @param reworks how often it was, and why
+     * @param reworks how often it was, and why; trial fits are counted apart
+     * @param likelyRework why it would be opened again now, by what just happened
      * @param hazards what came with the unit and can hurt, a caution each
      * @param notSeenTo what stops the start until a lead has said what was done about it
      */
@@ -74,6 +75,8 @@ public record BenchView(
             boolean closed,
             boolean startsAgain,
             List<String> reworks,
+            int trialFits,
+            Optional<Rework> likelyRework,
             Optional<Instant> lastIn,
             Tally tally,
             String tallyWords,
@@ -191,6 +194,8 @@ public record BenchView(
                 facts.closed(),
                 run.wasClosedForGood(beside.lastClosing()),
                 run.reworks().stream().map(one -> one.why().sentence()).toList(),
+                run.trialFits(),
+                run.likelyRework(beside.checks()),
                 run.lastIn().map(Moment::at),
                 run.ledger().tally(),
                 run.ledger().tally().words(),

@@ -83,7 +83,7 @@ public class FactsStore {
             """;
 
     public static final String REWORKS =
-            "SELECT job_id, COUNT(*) AS n FROM run WHERE %s AND rework IS NOT NULL GROUP BY job_id".formatted(THESE);
+            "SELECT job_id, COUNT(*) AS n FROM run WHERE %s AND rework <> 'TRIAL_FIT' GROUP BY job_id".formatted(THESE);
 
     public static final String HOLDS =
             "SELECT job_id, kind, why, component_id, step, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id"

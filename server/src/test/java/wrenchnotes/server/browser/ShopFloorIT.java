@@ -205,6 +205,7 @@ class ShopFloorIT {
                     && bench.get("way").has("nextIn")
                     && bench.get("canStepBack").asBoolean()) {
                 page.navigate("/bench/" + job);
+                window.saysItIsSafe();
                 window.says("Off to tray");
                 return String.valueOf(job);
             }

@@ -220,7 +220,7 @@ class StandsIT {
         window.click("curing");
         page.getByLabel("What it waits for").fill("resin on the hinge");
         window.click("Usual: 14 hours");
-        window.click("Let it wait");
+        page.locator("form[aria-label=Hold] button[type=submit]").click();
         window.says("resin on the hinge, until");
         page.navigate("/bench/" + job);
         window.says("Frame out");

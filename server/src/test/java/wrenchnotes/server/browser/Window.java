@@ -102,7 +102,10 @@ public final class Window implements AutoCloseable {
     void saysItIsSafe() {
         Locator asks = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(SAID_FIRST));
         Locator ready = page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Off to tray|Back in|In\\?")));
+                AriaRole.BUTTON,
+                new Page.GetByRoleOptions()
+                        .setName(Pattern.compile(
+                                "Off to tray|Back in|In\\?|That is what went back|still off under it")));
         asks.or(ready).first().waitFor();
         while (asks.count() > 0) {
             page.waitForResponse(answer -> answer.url().contains("/bench/"), () -> asks.first()

@@ -146,16 +146,7 @@ export function StartPanel({
       )}
       {noting && <NoteForm press={press} busy={busy} leave={() => setNoting(false)} />}
       {counting && <CountMissing steps={first} missing={missing} set={setMissing} />}
-      <Box
-        mt="auto"
-        display="grid"
-        gap="9px"
-        position="sticky"
-        bottom="-18px"
-        bg="matSurface"
-        pt="6px"
-        pb="2px"
-      >
+      <Box mt="auto" display="grid" gap="9px">
         <Act look="benchMain" minH="62px" fontSize="21px" keyName="Space" disabled={!ready} onClick={begin}>
           It is off and unplugged: begin
         </Act>

@@ -230,7 +230,7 @@ class StandsIT {
         page.navigate("/jobs/" + job);
         window.click("End it early");
         page.getByLabel("A lead ends it before its time, because").fill("wrong resin, taken out again");
-        window.click("End it");
+        page.locator("form[aria-label='End it early'] button[type=submit]").click();
         window.says("Ended before its time, curing: resin on the hinge. wrong resin, taken out again");
         page.navigate("/bench/" + job);
         button("Off to tray").waitFor();

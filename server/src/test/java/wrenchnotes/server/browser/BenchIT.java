@@ -62,6 +62,8 @@ class BenchIT {
             public void act(String key, String button) {
                 PlaywrightAssertions.assertThat(named(button).first()).isEnabled();
                 page.keyboard().press(key);
+                // No hand is as quick as a scanner, for which keys are held back a moment.
+                page.waitForTimeout(80);
             }
 
             @Override

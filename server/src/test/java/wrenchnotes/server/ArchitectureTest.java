@@ -97,7 +97,7 @@ class ArchitectureTest {
     /** Which rooms of the server each may look into; the demo plays in all of them. */
     private static final Map<String, String> SERVER = Map.ofEntries(
             Map.entry("bench", "drawer ground job teardown"),
-            Map.entry("check", "ground job"),
+            Map.entry("check", "bench ground job"),
             Map.entry("checkin", "finder ground job paper photo shop teardown"),
             Map.entry("diagnosis", "bench drawer finder ground job teardown"),
             Map.entry("drawer", "ground shop"),

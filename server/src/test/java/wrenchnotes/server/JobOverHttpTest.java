@@ -234,19 +234,6 @@ class JobOverHttpTest {
     }
 
     @Test
-    void holdsAndTheRackSayWhatWaits() {
-        long job = shop.takenIn();
-        long hold = client.post("/api/jobs/" + job + "/holds", Map.of("kind", "PART", "why", "belt from afar"))
-                .id();
-        JsonNode waiting = client.get("/api/rack").body().get("waiting");
-        assertThat(waiting.toString()).contains("Waits: for a part. belt from afar");
-        assertThat(client.post("/api/holds/" + hold + "/end", "").status()).isEqualTo(200);
-        assertThat(client.post("/api/holds/" + hold + "/end", "").status()).isEqualTo(409);
-        JsonNode row = find(client.get("/api/rack").body().get("next"), job);
-        assertThat(row.get("reason").asString()).isEqualTo("The wait is over: belt from afar");
-    }
-
-    @Test
     void theFinderFindsByTagSerialModelOwnerAndSymptom() {
         Map<String, Object> coming = shop.coming();
         coming.put("serial", "ZX-4711-é");

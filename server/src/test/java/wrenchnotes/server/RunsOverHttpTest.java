@@ -3,9 +3,6 @@ package wrenchnotes.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
-import java.time.Duration;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
@@ -14,11 +11,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
-/** Runs of a bench over HTTP: begun, turned, held by a caution, ended for now and for good, opened again. */
+/** Runs of a bench over HTTP: begun, turned, ended for now and for good, opened again. */
 class RunsOverHttpTest {
 
     @RegisterExtension
-    static final RunningShop SHOP = RunningShop.with(SetClock.class);
+    static final RunningShop SHOP = RunningShop.empty();
 
     private static Client client;
     private SmallShop shop;
@@ -60,55 +57,6 @@ class RunsOverHttpTest {
                 .isTrue();
         assertThat(client.bench(job, "back", "").body().get("run").has("pausedSince"))
                 .isFalse();
-    }
-
-    @Test
-    void aCautionsWaitHoldsItsStepAndCannotBeShortened() {
-        List<Map<String, Object>> steps = shop.steps();
-        steps.get(1).put("waitHours", 24);
-        client.put("/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", steps, "why", "tube"));
-        long job = shop.takenIn();
-        shop.start(job);
-        shop.in(job, "lid");
-        assertThat(shop.in(job, "deck").detail()).contains("not over yet").contains("cannot be shortened");
-        Instant hourAgo = Instant.now().minus(Duration.ofHours(1)).truncatedTo(ChronoUnit.SECONDS);
-        assertThat(client.bench(
-                                job,
-                                "left-off",
-                                Map.of("since", Instant.now().plusSeconds(600).toString()))
-                        .field())
-                .isEqualTo("since");
-        client.bench(job, "left-off", Map.of("since", hourAgo.toString()));
-        assertThat(shop.in(job, "deck").detail()).contains("not over yet").contains("cannot be shortened");
-        assertThat(shop.standing(job)).isEqualTo("WAITING");
-        JsonNode hold = timer(job);
-        assertThat(hold.get("caution").asBoolean()).isTrue();
-        assertThat(Instant.parse(hold.get("until").asString())).isEqualTo(hourAgo.plus(Duration.ofHours(24)));
-        assertThat(client.post("/api/holds/" + hold.get("id").asLong() + "/end", "")
-                        .detail())
-                .contains("cannot be shortened");
-
-        long rested = shop.takenIn();
-        shop.start(rested);
-        shop.in(rested, "lid");
-        client.bench(
-                rested,
-                "left-off",
-                Map.of("since", Instant.now().minus(Duration.ofDays(2)).toString()));
-        Client.Answer folded = client.bench(rested, "steps/deck/in", Map.of("found", List.of(), "acknowledged", true));
-        assertThat(folded.status())
-                .as("the key that does the step acknowledges nothing")
-                .isEqualTo(409);
-        assertThat(folded.detail()).contains("Say first that the caution of");
-        assertThat(client.bench(rested, "steps/deck/heed", "").status()).isEqualTo(200);
-        assertThat(shop.in(rested, "deck").status()).isEqualTo(200);
-    }
-
-    private JsonNode timer(long job) {
-        return client.get("/api/holds").body().values().stream()
-                .filter(one -> one.get("jobId").asLong() == job)
-                .findFirst()
-                .orElseThrow();
     }
 
     @Test

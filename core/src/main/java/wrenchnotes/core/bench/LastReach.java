@@ -1,10 +1,10 @@
 package wrenchnotes.core.bench;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import wrenchnotes.core.teardown.Step;
+import java.util.stream.Collectors;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Thing;
 
 /** What can no longer be reached once a step is back in: asked for by name at the last moment. */
 public final class LastReach {
@@ -19,21 +19,15 @@ public final class LastReach {
      * @param stays ids of things of which it was said on this run that they stay out for now
      */
     public static List<Unsettled> before(Teardown notes, WayIn way, Ledger ledger, String id, Set<String> stays) {
-        Set<String> inside = new HashSet<>();
-        inside(notes, way, id, inside);
+        Set<String> buried = notes.inside(id).stream()
+                .filter(inner -> !way.isOpen(inner.id()))
+                .flatMap(inner -> inner.things().stream())
+                .map(Thing::id)
+                .collect(Collectors.toSet());
         return ledger.unsettled().stream()
-                .filter(one -> inside.contains(one.thing().id()))
+                .filter(one -> buried.contains(one.thing().id()))
                 .filter(one -> one.account() != Account.OUT_FOR_NOW
                         || !stays.contains(one.thing().id()))
                 .toList();
-    }
-
-    private static void inside(Teardown notes, WayIn way, String id, Set<String> things) {
-        for (Step inner : notes.dependents(id)) {
-            if (!way.isOpen(inner.id())) {
-                inner.things().forEach(thing -> things.add(thing.id()));
-            }
-            inside(notes, way, inner.id(), things);
-        }
     }
 }

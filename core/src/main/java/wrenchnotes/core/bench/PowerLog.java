@@ -24,7 +24,7 @@ public record PowerLog(List<PowerEntry> entries) {
     }
 
     /** With the runs, each of which began unplugged. */
-    static PowerLog of(List<PowerEntry> said, List<RunRecord> runs) {
+    public static PowerLog of(List<PowerEntry> said, List<RunRecord> runs) {
         return new PowerLog(
                 Stream.concat(runs.stream().map(PowerEntry::of), said.stream()).toList());
     }

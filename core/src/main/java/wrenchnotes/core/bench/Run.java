@@ -26,12 +26,16 @@ public final class Run {
     private final RunLog log;
     private final WayIn way;
     private final Ledger ledger;
+    private final PowerLog power;
+    private final Hazards hazards;
 
     private Run(Teardown notes, RunLog log, WayIn way, Ledger ledger) {
         this.notes = notes;
         this.log = log;
         this.way = way;
         this.ledger = ledger;
+        this.power = PowerLog.of(log.power(), log.runs());
+        this.hazards = new Hazards(notes, way, power, log.acknowledged());
     }
 
     /**
@@ -129,21 +133,21 @@ public final class Run {
 
     /** The unit's power in this stay, each run having begun unplugged. */
     public PowerLog power() {
-        return PowerLog.of(log.power(), log.runs());
+        return power;
     }
 
     Hazards hazards() {
-        return new Hazards(notes, way, power(), log.acknowledged());
+        return hazards;
     }
 
     /** The cautions that a step stands under, in the order of the notes. */
     public List<Hazard> over(Step step, Instant now) {
-        return hazards().over(step, now);
+        return hazards.over(step, now);
     }
 
     /** Whether the next step has to wait for somebody to say that the unit is off and unplugged. */
     public boolean wantsUnplugged(Step step) {
-        return underWay().isPresent() && !step.danger().live() && !power().is(Power.UNPLUGGED);
+        return underWay().isPresent() && !step.danger().live() && !power.is(Power.UNPLUGGED);
     }
 
     /** When a step was last done on the way in; what was taken back never happened. Empty if the unit was never opened. */

@@ -46,6 +46,11 @@ public enum ArrivalMark implements Spoken {
                 .toList();
     }
 
+    /** What it says to whoever would begin before it was seen to. */
+    public String beforeItIsSeenTo() {
+        return caution().orElse(words()) + " Nobody begins before a lead has said what was done with it.";
+    }
+
     /** Those of the marks that can hurt, in their order. */
     public static List<ArrivalMark> dangers(Collection<ArrivalMark> marks) {
         return marks.stream()

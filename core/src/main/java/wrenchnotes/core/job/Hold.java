@@ -1,5 +1,6 @@
 package wrenchnotes.core.job;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Refused;
 
 /**
  * Why a job cannot go on now, and until when.
@@ -17,6 +19,8 @@ import wrenchnotes.core.unit.Invalid;
  */
 public record Hold(
         HoldKind kind, String why, Covers covers, Instant from, Optional<Instant> until, Optional<Instant> ended) {
+
+    private static final Duration LEAST_MORE = Duration.ofHours(1);
 
     /**
      * What is held: a component, a step and all after it, or, with neither, the whole job.
@@ -38,13 +42,9 @@ public record Hold(
             if (component.isPresent()) {
                 return one.exposes().contains(component.get());
             }
-            return step.isEmpty() || isOrNeeds(notes, one, step.get());
-        }
-
-        private static boolean isOrNeeds(Teardown notes, Step one, String first) {
-            return one.id().equals(first)
-                    || notes.has(first)
-                            && notes.dependents(first).stream().anyMatch(inner -> isOrNeeds(notes, one, inner.id()));
+            return step.isEmpty()
+                    || step.get().equals(one.id())
+                    || notes.has(step.get()) && notes.inside(step.get()).contains(one);
         }
     }
 
@@ -95,6 +95,19 @@ public record Hold(
                 .filter(hold -> !forNow || !hold.kind.letsItClose())
                 .map(hold -> hold.sentence(now))
                 .toList();
+    }
+
+    /**
+     * How it goes on when the answer is "not yet": a quarter as long again, an hour at least (ours; common practice has none).
+     *
+     * @throws Refused if it does not ask: a wait that lasts is not made shorter by that, nor an open one given an end
+     */
+    public Instant notYet(Instant now) {
+        if (!asksAt(now)) {
+            throw Refused.because("It does not ask yet: it lasts" + (until.isEmpty() ? " until it is ended." : "."));
+        }
+        Duration quarter = Duration.between(from, until.orElseThrow()).dividedBy(4);
+        return now.plus(quarter.compareTo(LEAST_MORE) < 0 ? LEAST_MORE : quarter);
     }
 
     /** What it says to whoever would go on. */

@@ -152,6 +152,21 @@ public final class Teardown {
                 .toList();
     }
 
+    /** The steps that need this one, directly or not, in the order of the notes. */
+    public List<Step> inside(String id) {
+        Set<String> reached = new HashSet<>();
+        reach(id, reached);
+        return steps.stream().filter(step -> reached.contains(step.id())).toList();
+    }
+
+    private void reach(String id, Set<String> reached) {
+        for (Step inner : dependents(id)) {
+            if (reached.add(inner.id())) {
+                reach(inner.id(), reached);
+            }
+        }
+    }
+
     /** The steps that, while they are open, keep this one from going back: what lies inside, and the notes' exceptions. */
     public List<Step> goBackBefore(String id) {
         Set<String> after = step(id).backAfter();

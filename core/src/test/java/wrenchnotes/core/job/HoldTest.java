@@ -9,10 +9,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import wrenchnotes.core.bench.Tally;
+import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Refused;
 
 /** What a hold covers is neither stepped nor closed over. */
 class HoldTest {
@@ -87,5 +91,50 @@ class HoldTest {
         assertThat(heldSteps(on(HoldKind.BLEED, Optional.empty(), Optional.empty()), true, NOW))
                 .as("the cautions of the steps themselves say what bleeds off")
                 .isEmpty();
+    }
+
+    /** "Not yet" gave a wait for a part an end by the clock, and made a lasting one shorter. */
+    @Test
+    void notYetIsAnAnswerAndNoEnd() {
+        Instant over = NOW.plus(Duration.ofHours(14));
+        Hold cure = on(HoldKind.CURE, Optional.empty(), Optional.empty());
+        assertThat(cure.notYet(over)).as("a quarter longer").isEqualTo(over.plus(Duration.ofMinutes(210)));
+        Hold soak = new Hold(HoldKind.SOAK, "runs", NOW, Optional.of(NOW.plusSeconds(3600)), Optional.empty());
+        assertThat(soak.notYet(over)).as("an hour at least").isEqualTo(over.plus(Duration.ofHours(1)));
+        assertThatThrownBy(() -> cure.notYet(NOW)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() ->
+                        on(HoldKind.PART, Optional.empty(), Optional.empty()).notYet(over))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("until it is ended");
+    }
+
+    /** A unit with an open wait went out of the shop, whatever it waited for. */
+    @Test
+    void nothingLeavesWhileItStillWaits() {
+        Hold cure = on(HoldKind.CURE, Optional.empty(), Optional.empty());
+        Hold owner = new Hold(HoldKind.OWNER, "price", NOW, Optional.empty(), Optional.empty());
+        Hold came = new Hold(HoldKind.PART, "belt", NOW, Optional.empty(), Optional.of(NOW));
+        JobFacts facts = new JobFacts(
+                NOW,
+                Optional.empty(),
+                List.of(cure, owner, came),
+                Tally.NONE,
+                0,
+                Optional.empty(),
+                Optional.empty(),
+                Overview.NONE,
+                0,
+                new CheckRecord(List.of()),
+                Optional.empty(),
+                0,
+                Optional.empty());
+        assertThat(facts.inTheWayOfHandover(NOW))
+                .containsExactly(
+                        "It still waits, curing: resin. Let the time pass, or have a lead end it and say why.",
+                        "It still waits, for the owner's answer: price. End the wait when it is over.",
+                        "No outcome yet: say how it ended.");
+        assertThat(facts.inTheWayOfHandover(NOW.plus(Duration.ofHours(14))))
+                .as("over by the clock, and nobody has looked at the witness")
+                .startsWith("Is the witness hard? (resin) Answer that first.");
     }
 }

@@ -149,25 +149,6 @@ class StatusTest {
                 .hasMessageContaining("before it starts");
     }
 
-    /** A unit with an open wait went out of the shop, whatever it waited for. */
-    @Test
-    void nothingLeavesWhileItStillWaits() {
-        int before = facts().inTheWayOfHandover(now).size();
-        holds.add(new Hold(
-                HoldKind.CURE, "Resin sets", now, Optional.of(now.plus(Duration.ofHours(8))), Optional.empty()));
-        holds.add(new Hold(HoldKind.OWNER, "price", now, Optional.empty(), Optional.empty()));
-        holds.add(new Hold(HoldKind.PART, "belt", now, Optional.empty(), Optional.of(now)));
-        assertThat(facts().inTheWayOfHandover(now))
-                .hasSize(before + 2)
-                .startsWith(
-                        "It still waits, curing: Resin sets. Let the time pass, or have a lead end it and say why.",
-                        "It still waits, for the owner's answer: price. End the wait when it is over.");
-        later(8 * 60);
-        assertThat(facts().inTheWayOfHandover(now))
-                .as("over by the clock, and nobody has looked at the witness")
-                .startsWith("Is the witness hard? (Resin sets) Answer that first.");
-    }
-
     @Test
     void theRackPutsBrokenPromisesFirstThenWhatIsBegunThenWhatIsDue() {
         Pickup fresh = Pickup.of(1, facts(), now);

@@ -4,7 +4,10 @@ import java.util.List;
 import java.util.Map;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Pressed;
+import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Refused;
 
 /**
  * One press on the bench, while it is made: loaded once, and what is written is added to what was loaded, so that the answer
@@ -15,6 +18,7 @@ final class BenchPress {
     private final Benches benches;
     private final By by;
     private BenchState now;
+    private Beside beside;
 
     BenchPress(Benches benches, By by, BenchState now) {
         this.benches = benches;
@@ -29,6 +33,14 @@ final class BenchPress {
 
     BenchState now() {
         return now;
+    }
+
+    /** What stood beside it when this was first asked, before anything was pressed. */
+    Beside beside() {
+        if (beside == null) {
+            beside = benches.beside(now);
+        }
+        return beside;
     }
 
     long job() {
@@ -47,10 +59,27 @@ final class BenchPress {
         if (press.goesByNotes()) {
             benches.pin(this);
         }
+        mustNotBeHeld(press);
         Pressed pressed = now.run().press(press, by);
         long id = benches.recorder().keep(by, now, pressed.entered());
         now = now.with(pressed.next());
         return new Kept(id, pressed.words());
+    }
+
+    /** Nothing is done to what is held, whichever door it comes in by. */
+    private void mustNotBeHeld(Press press) {
+        Teardown notes = now.run().notes();
+        List<String> held = List.of();
+        if (press instanceof Press.StepIn in) {
+            held = Hold.inTheWayOf(beside().holds(), notes, notes.step(in.step()), true, by.now());
+        } else if (press instanceof Press.StepOut out) {
+            held = Hold.inTheWayOf(beside().holds(), notes, notes.step(out.step()), false, by.now());
+        } else if (press instanceof Press.Close close) {
+            held = Hold.inTheWayOfClosing(beside().holds(), close.forNow().isPresent(), by.now());
+        }
+        if (!held.isEmpty()) {
+            throw Refused.because(held);
+        }
     }
 
     /** Makes it, keeps it and tells of it. */

@@ -9,13 +9,10 @@ import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
-import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Step;
-import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.unit.By;
-import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
@@ -51,19 +48,8 @@ public class BenchService {
     /** One step in. */
     public BenchState stepIn(By by, long job, Seen seen, Press.StepIn said) {
         BenchPress press = benches.changeable(by, job, seen);
-        mustNotBeHeld(press, benches.beside(press.now()), said.step(), true);
         return press.make(
                 rights.may(by, Act.OVERRULE) ? new Press.StepIn(said.step(), said.found(), said.basis(), true) : said);
-    }
-
-    /** Nothing is done to what is held, either way. */
-    private static void mustNotBeHeld(BenchPress press, Beside beside, String step, boolean in) {
-        Teardown notes = press.now().run().notes();
-        List<String> held = Hold.inTheWayOf(
-                beside.holds(), notes, notes.step(step), in, press.by().now());
-        if (!held.isEmpty()) {
-            throw Refused.because(held);
-        }
     }
 
     /**
@@ -77,8 +63,6 @@ public class BenchService {
     public BenchState stepOut(By by, long job, Seen seen, String stepId, List<Settled> said) {
         BenchPress press = benches.changeable(by, job, seen);
         Step step = press.now().run().notes().step(stepId);
-        Beside beside = benches.beside(press.now());
-        mustNotBeHeld(press, beside, stepId, false);
         Map<String, String> parts = new LinkedHashMap<>();
         for (Settled one : said) {
             PutBack put = one.putBack();
@@ -88,7 +72,8 @@ public class BenchService {
         }
         List<PutBack> settled = said.stream().map(Settled::putBack).toList();
         settled.forEach(put -> proposeInstead(press, step, put));
-        return press.make(new Press.StepOut(stepId, settled, parts, beside.checks()));
+        return press.make(
+                new Press.StepOut(stepId, settled, parts, press.beside().checks()));
     }
 
     /** The part that a thing was replaced with, out of its drawer, in words. */

@@ -10,7 +10,6 @@ import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.checkin.ArrivalMark;
-import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Step;
@@ -81,31 +80,19 @@ public class RunService {
 
     public BenchState start(By by, long job, Seen seen, Start said) {
         BenchPress press = benches.changeable(by, job, seen);
-        mustBeSeenTo(job);
-        BenchState state = press.now();
+        Beside beside = press.beside();
+        if (!beside.notSeenTo().isEmpty()) {
+            throw Refused.because(beside.notSeenTo().stream()
+                    .map(ArrivalMark::beforeItIsSeenTo)
+                    .toList());
+        }
         BenchPress.Kept kept = press.keep(new Press.Begin(
-                route(state, said.aim()),
+                route(press.now(), said.aim()),
                 said.off(),
                 new RunRecord.Why(said.rework(), said.words()),
-                benches.beside(state).lastClosing()));
+                beside.lastClosing()));
         countMissing(press, said.missing());
         return press.done("run", kept.id(), kept.words(), said);
-    }
-
-    /** What came in dangerous is seen to before anybody begins. */
-    private void mustBeSeenTo(long job) {
-        List<String> reasons = ArrivalMark.notSeenTo(
-                        arrivals.marks(job),
-                        entries.madeSafe(job).stream()
-                                .map(JobEntry.MadeSafe::mark)
-                                .toList())
-                .stream()
-                .map(mark -> mark.caution().orElse(mark.words())
-                        + " Nobody begins before a lead has said what was done with it.")
-                .toList();
-        if (!reasons.isEmpty()) {
-            throw Refused.because(reasons);
-        }
     }
 
     /** Enters what is missing before the first step: counted now, or said on arrival. */
@@ -148,24 +135,25 @@ public class RunService {
     /** Says since when the unit is without power, for steps whose caution asks for a wait. */
     public BenchState leftOff(By by, long job, Seen seen, Instant since) {
         BenchPress press = benches.changeable(by, job, seen);
-        press.keep(new Press.LeaveOff(since, press.now().job().brought().checkedInAt(), rights.may(by, Act.OVERRULE)));
-        jobs.countBenchMove(job);
-        return press.unsaid();
+        return toldByItself(
+                press,
+                new Press.LeaveOff(since, press.now().job().brought().checkedInAt(), rights.may(by, Act.OVERRULE)));
     }
 
     /** The unit is switched. */
     public BenchState switchTo(By by, long job, Seen seen, Power power, String why) {
-        BenchPress press = benches.changeable(by, job, seen);
-        press.keep(new Press.SwitchTo(power, why));
-        jobs.countBenchMove(job);
-        return press.unsaid();
+        return toldByItself(benches.changeable(by, job, seen), new Press.SwitchTo(power, why));
     }
 
     /** A caution is heeded. */
     public BenchState heed(By by, long job, Seen seen, String stepId) {
-        BenchPress press = benches.changeable(by, job, seen);
-        press.keep(new Press.Heed(stepId));
-        jobs.countBenchMove(job);
+        return toldByItself(benches.changeable(by, job, seen), new Press.Heed(stepId));
+    }
+
+    /** Of what is kept as an entry that the story reads as it is. */
+    private BenchState toldByItself(BenchPress press, Press said) {
+        press.keep(said);
+        jobs.countBenchMove(press.job());
         return press.unsaid();
     }
 
@@ -190,12 +178,7 @@ public class RunService {
      */
     public BenchState close(By by, long job, Seen seen, Optional<String> forNow) {
         BenchPress press = benches.changeable(by, job, seen);
-        Beside beside = benches.beside(press.now());
-        List<String> held = Hold.inTheWayOfClosing(
-                beside.holds(), forNow.isPresent(), press.by().now());
-        if (!held.isEmpty()) {
-            throw Refused.because(held);
-        }
+        Beside beside = press.beside();
         return press.make(new Press.Close(forNow, beside.lastClosing(), beside.ends(), beside.checks()));
     }
 

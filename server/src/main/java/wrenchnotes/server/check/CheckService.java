@@ -10,10 +10,10 @@ import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.bench.LivePower;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Stale;
-import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.JobStore;
 
@@ -24,16 +24,15 @@ public class CheckService {
     private final CheckStore checks;
     private final JobStore jobs;
     private final FactsStore facts;
-    private final EntryService entries;
+    private final LivePower live;
     private final Rights rights;
     private final Journal journal;
 
-    CheckService(
-            CheckStore checks, JobStore jobs, FactsStore facts, EntryService entries, Rights rights, Journal journal) {
+    CheckService(CheckStore checks, JobStore jobs, FactsStore facts, LivePower live, Rights rights, Journal journal) {
         this.checks = checks;
         this.jobs = jobs;
         this.facts = facts;
-        this.entries = entries;
+        this.live = live;
         this.rights = rights;
         this.journal = journal;
     }
@@ -109,7 +108,7 @@ public class CheckService {
         }
         CheckStore.CheckRow row = checks.check(checks.add(by, job, check, corrects));
         if (corrects.isEmpty() && check.powered()) {
-            entries.isLive(by, job, check.what());
+            live.on(by, job, check.what());
         }
         String words = (corrects.isPresent() ? "Corrected to: check " : "Check ") + words(check);
         Object before = corrects.map(checks::check).orElse(null);

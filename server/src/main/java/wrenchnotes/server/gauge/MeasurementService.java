@@ -16,13 +16,13 @@ import wrenchnotes.core.gauge.Reading;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.server.bench.LivePower;
 import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.gauge.MeasurementStore.MeasurementRow;
 import wrenchnotes.server.gauge.MeasurementStore.NewMeasurement;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Stale;
-import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.job.JobStore;
 
 /** Saving what was measured in a job, striking it, and laying it beside a good unit. Each runs in the caller's transaction. */
@@ -35,7 +35,7 @@ public class MeasurementService {
     private final MeasurementStore measurements;
     private final ChipStore chips;
     private final JobStore jobs;
-    private final EntryService entries;
+    private final LivePower live;
     private final FindingStore findings;
     private final Rights rights;
     private final Journal journal;
@@ -44,14 +44,14 @@ public class MeasurementService {
             MeasurementStore measurements,
             ChipStore chips,
             JobStore jobs,
-            EntryService entries,
+            LivePower live,
             FindingStore findings,
             Rights rights,
             Journal journal) {
         this.measurements = measurements;
         this.chips = chips;
         this.jobs = jobs;
-        this.entries = entries;
+        this.live = live;
         this.findings = findings;
         this.rights = rights;
         this.journal = journal;
@@ -96,7 +96,7 @@ public class MeasurementService {
                         measured));
         MeasurementRow row = measurements.measurement(id);
         if (said.asked().kind().powered() && !said.goodUnit()) {
-            entries.isLive(by, job, said.asked().kind().words());
+            live.on(by, job, said.asked().kind().words());
         }
         journal.write(by, Journal.Entry.ofJob(job, "measurement", id, words(row), row));
         return row;

@@ -1,9 +1,7 @@
 package wrenchnotes.server.job;
 
-import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
@@ -40,23 +38,11 @@ public class EntryService {
         return id;
     }
 
-    /** What was done with what came with a unit and could hurt. */
-    public List<JobEntry.MadeSafe> madeSafe(long job) {
-        return entries.madeSafe(job);
-    }
-
     /** A lead says what was done with something that came in dangerous. */
     EntryRow seenTo(By who, long job, ArrivalMark mark, String words) {
         By by = jobs.job(job).entered(who);
         rights.must(by, Act.MAKE_SAFE);
         return entries.entry(say(by, job, new JobEntry.MadeSafe(mark, words)));
-    }
-
-    /** Whatever was done with the unit, it is under power now. */
-    public void isLive(By by, long job, String why) {
-        if (!entries.isLive(job)) {
-            say(by, job, new JobEntry.Powered(Power.LIVE, why));
-        }
     }
 
     /** Strikes an entry: it stays, and says why. */

@@ -70,26 +70,6 @@ public class EntryStore {
                 .list();
     }
 
-    /** Whether it was said last that the unit is live, and no run was begun since. */
-    boolean isLive(long job) {
-        return jdbc.sql("""
-                        SELECT COALESCE((SELECT said ->> 'power' = 'LIVE'
-                                                AND moment > (SELECT COALESCE(MAX(started_moment), -1) FROM run
-                                                              WHERE job_id = :job)
-                                         FROM entry
-                                         WHERE job_id = :job AND kind IN ('POWER', 'POWER_OFF')
-                                         ORDER BY id DESC LIMIT 1), 0)
-                        """).param("job", job).query(Boolean.class).single();
-    }
-
-    /** What was done with what came with a unit and could hurt. */
-    public List<JobEntry.MadeSafe> madeSafe(long job) {
-        return jdbc.sql("SELECT kind, form, said FROM entry WHERE job_id = :job AND kind = 'MADE_SAFE' ORDER BY id")
-                .param("job", job)
-                .query((row, n) -> (JobEntry.MadeSafe) read(row, "kind", "form", "said"))
-                .list();
-    }
-
     EntryRow entry(long id) {
         return jdbc.sql(ENTRY + "WHERE entry.id = :id")
                 .param("id", id)

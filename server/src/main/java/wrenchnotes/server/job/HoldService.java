@@ -1,6 +1,5 @@
 package wrenchnotes.server.job;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -89,6 +88,10 @@ public class HoldService {
         if (!active && !hold.asksAt(by.now())) {
             throw Refused.because("That wait is over already.");
         }
+        if (answer == HoldAnswer.NOT_YET) {
+            holds.until(id, hold.notYet(by.now()));
+            return told(by, before, words(before, answer, false, why));
+        }
         boolean early = active && before.until().isPresent();
         if (early && (before.caution() || before.kind().isSafety())) {
             throw Refused.because("This wait is a caution and cannot be shortened: it is over when its time is.");
@@ -99,28 +102,19 @@ public class HoldService {
                 throw new Invalid("why", "Say why it ends before its time");
             }
         }
-        if (answer == HoldAnswer.NOT_YET) {
-            holds.until(id, by.now().plus(longer(hold)));
-        } else {
-            holds.end(by, id, Optional.of(answer), why);
-        }
-        HoldStore.HoldRow after = holds.hold(id);
-        journal.write(
-                by, new Journal.Entry(before.jobId(), "hold", id, words(before, answer, early, why), before, after));
-        return after;
+        holds.end(by, id, Optional.of(answer), why);
+        return told(by, before, words(before, answer, early, why));
     }
 
-    /** A quarter as long again, an hour at least. */
-    private static Duration longer(Hold hold) {
-        Duration quarter = hold.until()
-                .map(until -> Duration.between(hold.from(), until).dividedBy(4))
-                .orElse(Duration.ZERO);
-        return quarter.compareTo(Duration.ofHours(1)) < 0 ? Duration.ofHours(1) : quarter;
+    private HoldStore.HoldRow told(By by, HoldStore.HoldRow before, String words) {
+        HoldStore.HoldRow after = holds.hold(before.id());
+        journal.write(by, new Journal.Entry(before.jobId(), "hold", before.id(), words, before, after));
+        return after;
     }
 
     private static String words(HoldStore.HoldRow row, HoldAnswer answer, boolean early, String why) {
         String more = why.isBlank() ? "" : ". " + why;
-        if (early && answer != HoldAnswer.NOT_YET) {
+        if (early) {
             return "Ended before its time, " + row.kind().words() + ": " + row.why() + more;
         }
         String asked = row.kind().question().map(question -> question + " ").orElse("");

@@ -76,7 +76,8 @@ public final class CheckPlan {
                 : name + " was tried " + times(check.times()) + "; the plan says " + times(planned.times()) + ".";
     }
 
-    private static boolean is(Check check, PlannedCheck planned) {
+    /** Whether a check is this one of the plan, with whatever load. */
+    static boolean is(Check check, PlannedCheck planned) {
         return check.planned().filter(planned.id()::equals).isPresent()
                 || check.what().equalsIgnoreCase(planned.what());
     }

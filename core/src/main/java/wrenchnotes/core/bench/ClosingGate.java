@@ -55,9 +55,8 @@ public final class ClosingGate {
                 .forEach(reasons::add);
         checks.standingFailures().stream()
                 .filter(failed -> planned.stream()
-                        .noneMatch(due ->
-                                failed.what().equalsIgnoreCase(due.planned().what())
-                                        && !due.missing().isEmpty()))
+                        .filter(due -> !due.missing().isEmpty())
+                        .noneMatch(due -> CheckPlan.is(failed, due.planned())))
                 .map(failed -> "\"" + failed.words() + "\" failed: mend it and check again, or take it as a remark.")
                 .forEach(reasons::add);
         return reasons;

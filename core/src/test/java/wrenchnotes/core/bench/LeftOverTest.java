@@ -20,7 +20,6 @@ import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
-import wrenchnotes.core.unit.Refused;
 
 /** A screw left over, a plug forgotten, a pair easily swapped, a count that does not agree. */
 class LeftOverTest {
@@ -213,65 +212,6 @@ class LeftOverTest {
         assertThat(LookAlikes.of(step("cover", Set.of(), List.of(STAR), null, null), ALL_OFF))
                 .isEmpty();
         assertThat(LookAlikes.of(frame, Ledger.allFitted(List.of(CASE, FINE)))).isEmpty();
-    }
-
-    @Test
-    void aForgottenPlugIsAskedForWhileItCanBeReached() {
-        Connector plug = new Connector("plug", "small two-wire plug by the motor", "", false, "");
-        Step lid = step("lid", Set.of(), List.of(CASE), null, null);
-        Step motor = step("motor", Set.of("lid"), null, List.of(plug), null);
-        Step deep = step("deep", Set.of("motor"), null, null, List.of(new LoosePiece("ball", "ball", "", 1)));
-        Teardown notes = Teardown.of(List.of(lid, motor, deep));
-        Ledger ledger = Ledger.allFitted(notes.things())
-                .with(Move.of("plug", Account.FITTED, Account.TRAY, 1))
-                .with(Move.of("case", Account.FITTED, Account.TRAY, 3));
-        WayIn motorBack = WayIn.closed(notes).in("lid").in("motor").out("motor");
-        assertThat(LastReach.before(notes, motorBack, ledger, "lid", Set.of()))
-                .extracting(open -> open.thing().label())
-                .containsExactly(plug.label());
-        WayIn still = WayIn.closed(notes).in("lid").in("motor");
-        assertThat(LastReach.before(notes, still, ledger, "lid", Set.of())).isEmpty();
-        assertThat(LastReach.before(
-                        notes,
-                        motorBack,
-                        ledger.with(Move.of("plug", Account.TRAY, Account.FITTED, 1)),
-                        "lid",
-                        Set.of()))
-                .isEmpty();
-        Ledger broken = ledger.with(Move.of("plug", Account.TRAY, Account.BROKEN, 1));
-        assertThat(LastReach.before(notes, motorBack, broken, "lid", Set.of()))
-                .as("not in the tray any more, and just as much out of reach")
-                .extracting(Unsettled::account)
-                .containsExactly(Account.BROKEN);
-        Ledger deepBroken = Ledger.allFitted(notes.things()).with(Move.of("ball", Account.FITTED, Account.BROKEN, 1));
-        assertThat(LastReach.before(notes, motorBack, deepBroken, "lid", Set.of()))
-                .as("two covers further in")
-                .hasSize(1);
-        Ledger forNow = ledger.with(new Move("plug", Account.TRAY, Account.OUT_FOR_NOW, 1, "lead comes"));
-        assertThat(LastReach.before(notes, motorBack, forNow, "lid", Set.of("plug")))
-                .as("somebody said so on this run")
-                .isEmpty();
-        assertThat(LastReach.before(notes, motorBack, forNow, "lid", Set.of()))
-                .as("it was said on a run before")
-                .hasSize(1);
-    }
-
-    /** Measured: on the next run it could not simply go back. */
-    @Test
-    void whatWasLeftOutForNowGoesBackOnTheNextRun() {
-        Ledger out = Ledger.allFitted(List.of(CASE))
-                .with(Move.of("case", Account.FITTED, Account.TRAY, 3))
-                .with(new Move("case", Account.TRAY, Account.OUT_FOR_NOW, 1, "screw comes"));
-        Ledger now = out;
-        for (Move move : new PutBack("case", 3, 0, 0, 0, "", "").moves(out)) {
-            now = now.with(move);
-        }
-        assertThat(now.count("case", Account.FITTED)).isEqualTo(3);
-        assertThat(PutBack.all(out, "case").back())
-                .as("what is usual does not say that it has come")
-                .isEqualTo(2);
-        assertThatThrownBy(() -> new PutBack("case", 4, 0, 0, 0, "", "").moves(out))
-                .isInstanceOf(Refused.class);
     }
 
     @Test

@@ -5,11 +5,10 @@ import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.check.Check;
-import wrenchnotes.core.check.Stage;
-import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.job.CheckRows;
 
 /** Checks as they were entered. */
 @Component
@@ -46,22 +45,10 @@ public class CheckStore {
     }
 
     private static CheckRow check(java.sql.ResultSet row) throws java.sql.SQLException {
-        Check check = new Check(
-                Stage.valueOf(row.getString("stage")),
-                Verdict.valueOf(row.getString("verdict")),
-                Optional.ofNullable(row.getString("planned")),
-                row.getString("what"),
-                row.getBoolean("covers_on"),
-                row.getBoolean("powered"),
-                row.getString("load"),
-                row.getInt("times"),
-                row.getString("remark"),
-                Optional.ofNullable(row.getString("as_remark")),
-                Sql.moment(row));
         return new CheckRow(
                 row.getLong("id"),
                 row.getLong("job_id"),
-                check,
+                CheckRows.check(row),
                 row.getString("by"),
                 Optional.ofNullable(row.getString("struck_why")));
     }

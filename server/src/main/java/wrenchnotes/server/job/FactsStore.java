@@ -16,10 +16,7 @@ import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
-import wrenchnotes.core.check.Stage;
-import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.job.Hold;
-import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.outcome.Outcome;
@@ -146,27 +143,10 @@ public class FactsStore {
         each(REWORKS, ids, row -> gathered.reworks.put(row.getLong("job_id"), row.getInt("n")));
         each(HOLDS, ids, row -> gathered.holds
                 .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
-                .add(new Hold(
-                        HoldKind.valueOf(row.getString("kind")),
-                        row.getString("why"),
-                        new Hold.Covers(Sql.id(row, "component_id"), Optional.ofNullable(row.getString("step"))),
-                        Sql.instant(row, "from_at"),
-                        Sql.when(row, "until_at"),
-                        Sql.when(row, "ended_at"))));
+                .add(HoldStore.held(row)));
         each(CHECKS, ids, row -> gathered.checks
                 .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
-                .add(new Check(
-                        Stage.valueOf(row.getString("stage")),
-                        Verdict.valueOf(row.getString("verdict")),
-                        Optional.ofNullable(row.getString("planned")),
-                        row.getString("what"),
-                        row.getBoolean("covers_on"),
-                        row.getBoolean("powered"),
-                        row.getString("load"),
-                        row.getInt("times"),
-                        row.getString("remark"),
-                        Optional.ofNullable(row.getString("as_remark")),
-                        Sql.moment(row))));
+                .add(CheckRows.check(row)));
         each(
                 OUTCOMES,
                 ids,

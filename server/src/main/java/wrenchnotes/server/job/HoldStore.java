@@ -1,5 +1,7 @@
 package wrenchnotes.server.job;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -162,16 +164,28 @@ public class HoldStore {
                 .update();
     }
 
-    private static HoldRow hold(java.sql.ResultSet row) throws java.sql.SQLException {
-        return new HoldRow(
-                row.getLong("id"),
-                row.getLong("job_id"),
+    /** What of it the rules ask, from a row with the columns of the table. */
+    static Hold held(ResultSet row) throws SQLException {
+        return new Hold(
                 HoldKind.valueOf(row.getString("kind")),
                 row.getString("why"),
                 new Hold.Covers(Sql.id(row, "component_id"), Optional.ofNullable(row.getString("step"))),
                 Sql.instant(row, "from_at"),
                 Sql.when(row, "until_at"),
-                Sql.when(row, "ended_at"),
+                Sql.when(row, "ended_at"));
+    }
+
+    private static HoldRow hold(ResultSet row) throws SQLException {
+        Hold hold = held(row);
+        return new HoldRow(
+                row.getLong("id"),
+                row.getLong("job_id"),
+                hold.kind(),
+                hold.why(),
+                hold.covers(),
+                hold.from(),
+                hold.until(),
+                hold.ended(),
                 Optional.ofNullable(row.getString("answer")).map(HoldAnswer::valueOf),
                 row.getBoolean("caution"),
                 row.getString("by"));

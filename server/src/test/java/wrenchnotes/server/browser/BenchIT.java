@@ -1,7 +1,6 @@
 package wrenchnotes.server.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static wrenchnotes.server.Client.body;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -9,9 +8,6 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -24,13 +20,10 @@ import wrenchnotes.server.PackagedShop;
  */
 class BenchIT {
 
-    private static final int STEPS = 12;
-    private static final int WAITS_AT = 3;
-    private static final int PLUG_AT = 12;
-    private static final int LEFT_OVER_AT = 6;
-
     @TempDir
     Path data;
+
+    private static final int LEFT_OVER_AT = 6;
 
     private PackagedShop shop;
     private Window window;
@@ -96,7 +89,7 @@ class BenchIT {
     private void run() {
         page = window.page();
         Client lead = new Client(shop.url()).asFirstLead();
-        long job = takenIn(lead);
+        long job = TwelveDeep.takenIn(lead);
         window.signIn("lead", "first lead");
         window.says("Not looked at yet");
         page.navigate("/bench/" + job);
@@ -123,9 +116,9 @@ class BenchIT {
     }
 
     private void allTheWayIn() {
-        for (int step = 1; step <= STEPS; step++) {
-            window.says("IN · STEP " + step + " OF " + STEPS);
-            if (step == WAITS_AT) {
+        for (int step = 1; step <= TwelveDeep.STEPS; step++) {
+            window.says("IN · STEP " + step + " OF " + TwelveDeep.STEPS);
+            if (step == TwelveDeep.WAITS_AT) {
                 window.says("Since when is it without power?");
                 assertThat(named("The wait is not over").first().isDisabled()).isTrue();
                 hands.act("2", "Since the evening before that");
@@ -157,7 +150,7 @@ class BenchIT {
         assertThat(named("Something is still off under it").first().isDisabled())
                 .isTrue();
         hands.act("1", "motor plug");
-        for (int step = PLUG_AT - 1; step >= 1; step--) {
+        for (int step = TwelveDeep.PLUG_AT - 1; step >= 1; step--) {
             window.says("OUT · " + step + " TO GO");
             if (step == LEFT_OVER_AT) {
                 hands.act("x", "Not all of it back");
@@ -272,93 +265,5 @@ class BenchIT {
 
     private static Locator.WaitForOptions gone() {
         return new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED);
-    }
-
-    /** Twelve steps, each under the one before; the third with a wait, the last with a plug. */
-    private static long takenIn(Client lead) {
-        long model = lead.post("/api/models", Map.of("maker", "Cormorant Works", "name", "Deep 12", "kind", "PLAYER"))
-                .id();
-        long revision = lead.post(
-                        "/api/models/" + model + "/revisions", Map.of("name", "A", "tellApart", "twelve deep"))
-                .id();
-        List<Map<String, Object>> steps = new ArrayList<>();
-        for (int n = 1; n <= STEPS; n++) {
-            Map<String, Object> step = body(
-                    "id",
-                    "s" + n,
-                    "title",
-                    "Layer " + n + " off",
-                    "side",
-                    n % 2 == 0 ? "TOP" : "BOTTOM",
-                    "tool",
-                    "PH1",
-                    "minutes",
-                    2,
-                    "needs",
-                    n == 1 ? List.of() : List.of("s" + (n - 1)),
-                    "fasteners",
-                    List.of(screws(n)));
-            if (n == WAITS_AT) {
-                step.put("waitHours", 24);
-                step.put("caution", "Left off for a day and discharged by someone trained.");
-            }
-            if (n == PLUG_AT) {
-                step.put("connectors", List.of(Map.of("id", "plug", "label", "motor plug", "mark", "red to the edge")));
-            }
-            steps.add(step);
-        }
-        Map<String, Object> overview = body(
-                "before",
-                "Drawer out, then unplug",
-                "checks",
-                List.of(
-                        Map.of("stage", "BEFORE_CLOSING", "what", "turns by hand", "load", "", "times", 1),
-                        Map.of("stage", "AFTER_CLOSING", "what", "plays to the end", "load", "disc 3", "times", 2)));
-        Client.Answer saved = lead.put(
-                "/api/revisions/" + revision + "/teardown", 0, body("overview", overview, "steps", steps, "why", ""));
-        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
-        return lead.post(
-                        "/api/jobs",
-                        body(
-                                "serial",
-                                "",
-                                "revisionId",
-                                revision,
-                                "ownership",
-                                "CUSTOMER",
-                                "ownerName",
-                                "Harbour choir",
-                                "ownerContact",
-                                "",
-                                "slot",
-                                "A1",
-                                "arrival",
-                                body("complaint", "silent", "symptoms", List.of())))
-                .body()
-                .get("jobId")
-                .asLong();
-    }
-
-    /** Three of each, every layer a little longer than the one above. */
-    private static Map<String, Object> screws(int n) {
-        return body(
-                "id",
-                "f" + n,
-                "label",
-                "step-" + n,
-                "head",
-                "CROSS",
-                "size",
-                "PH1",
-                "thread",
-                "TAPPING",
-                "diameterMm",
-                2.9,
-                "lengthMm",
-                5 + n,
-                "finish",
-                "BLACK",
-                "count",
-                3);
     }
 }

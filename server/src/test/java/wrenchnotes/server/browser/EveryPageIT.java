@@ -113,6 +113,18 @@ class EveryPageIT {
         all.assertAll();
     }
 
+    /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
+    @Test
+    void aScanWithNothingFocusedFindsItsUnit() {
+        for (String address : addresses()) {
+            show(address);
+            long job = address.equals("/jobs/2") ? 3 : 2;
+            window.scans("WN-000" + job);
+            page.waitForURL("**/jobs/" + job);
+            assertThat(page.getByRole(AriaRole.DIALOG).count()).as(address).isZero();
+        }
+    }
+
     /** While an answer is awaited something says so; when none comes, what to do is said; when the server is back, so is the page. */
     @Test
     void aServerThatIsSlowOrAwayIsSaidToBe() {

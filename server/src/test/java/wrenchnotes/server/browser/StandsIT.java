@@ -14,26 +14,11 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
 
-/** What was said stands until it is answered: power, cautions, checks, holds; and a scanner is no typist. */
+/** What was said stands until it is answered: power, cautions, checks, holds. */
 class StandsIT {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
-
-    private static final List<String> ROOMS = List.of(
-            "/rack",
-            "/checkin",
-            "/words",
-            "/lots",
-            "/bench",
-            "/bench/1",
-            "/jobs/2",
-            "/models",
-            "/drawers",
-            "/patterns",
-            "/gauges",
-            "/gauges/belt",
-            "/team");
 
     private Window window;
     private Page page;
@@ -53,35 +38,10 @@ class StandsIT {
     }
 
     private long takenIn(String name, Map<String, Object> danger, List<String> marks) {
-        long model = lead.post("/api/models", Map.of("maker", "Cormorant Works", "name", name, "kind", "COMPUTER"))
-                .id();
-        long revision = lead.post("/api/models/" + model + "/revisions", Map.of("name", "A", "tellApart", ""))
-                .id();
         Map<String, Object> shell = step("shell", "Shell off", List.of());
         shell.putAll(danger);
-        Client.Answer saved = lead.put(
-                "/api/revisions/" + revision + "/teardown",
-                0,
-                body("steps", List.of(shell, step("frame", "Frame out", List.of("shell"))), "why", ""));
-        assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
-        return lead.post(
-                        "/api/jobs",
-                        body(
-                                "serial",
-                                "",
-                                "revisionId",
-                                revision,
-                                "ownership",
-                                "CUSTOMER",
-                                "ownerName",
-                                "Harbour choir",
-                                "ownerContact",
-                                "",
-                                "arrival",
-                                body("complaint", "dark", "symptoms", List.of(), "marks", marks)))
-                .body()
-                .get("jobId")
-                .asLong();
+        return TakenIn.job(
+                lead, name, "COMPUTER", body(), List.of(shell, step("frame", "Frame out", List.of("shell"))), marks);
     }
 
     private static Map<String, Object> step(String id, String title, List<String> needs) {
@@ -308,20 +268,5 @@ class StandsIT {
 
     private static Locator.WaitForOptions gone() {
         return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
-    }
-
-    /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
-    @Test
-    void aScanWithNothingFocusedFindsItsUnitOnEveryPage() {
-        for (String room : ROOMS) {
-            page.navigate(room);
-            page.waitForFunction(
-                    "() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')");
-            String tag = room.equals("/jobs/2") ? "WN-0003" : "WN-0002";
-            window.scans(tag);
-            page.waitForURL("**/jobs/*");
-            page.getByText(tag).first().waitFor();
-            assertThat(page.getByRole(AriaRole.DIALOG).count()).as(room).isZero();
-        }
     }
 }

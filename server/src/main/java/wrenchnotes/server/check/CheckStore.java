@@ -8,7 +8,7 @@ import wrenchnotes.core.check.Check;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
-import wrenchnotes.server.job.CheckRows;
+import wrenchnotes.server.job.FactsStore;
 
 /** Checks as they were entered. */
 @Component
@@ -48,7 +48,7 @@ public class CheckStore {
         return new CheckRow(
                 row.getLong("id"),
                 row.getLong("job_id"),
-                CheckRows.check(row),
+                FactsStore.check(row),
                 row.getString("by"),
                 Optional.ofNullable(row.getString("struck_why")));
     }

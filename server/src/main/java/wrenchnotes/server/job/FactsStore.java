@@ -1,5 +1,7 @@
 package wrenchnotes.server.job;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -16,6 +18,8 @@ import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Stage;
+import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
@@ -146,7 +150,7 @@ public class FactsStore {
                 .add(HoldStore.held(row)));
         each(CHECKS, ids, row -> gathered.checks
                 .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
-                .add(CheckRows.check(row)));
+                .add(check(row)));
         each(
                 OUTCOMES,
                 ids,
@@ -160,6 +164,22 @@ public class FactsStore {
 
     private void each(String sql, String ids, RowCallbackHandler row) {
         jdbc.sql(sql).param("jobs", ids).query(row);
+    }
+
+    /** A check, from a row with the columns of its table. */
+    public static Check check(ResultSet row) throws SQLException {
+        return new Check(
+                Stage.valueOf(row.getString("stage")),
+                Verdict.valueOf(row.getString("verdict")),
+                Optional.ofNullable(row.getString("planned")),
+                row.getString("what"),
+                row.getBoolean("covers_on"),
+                row.getBoolean("powered"),
+                row.getString("load"),
+                row.getInt("times"),
+                row.getString("remark"),
+                Optional.ofNullable(row.getString("as_remark")),
+                Sql.moment(row));
     }
 
     private static Tally tally(String kind, Account account, int n) {

@@ -5,7 +5,7 @@ import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { useKeys } from '../app/keys';
 import { CheckForm } from '../job/CheckForm';
-import { Act, KeyCap } from '../parts/Buttons';
+import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Caution } from '../parts/States';
 import { Aim } from './Aim';
@@ -131,7 +131,7 @@ export function StartPanel({
       )}
       {!bench.stand.opened && !checking && due.length > 0 && (
         <Box fontSize="18px" color="brassLight" role="group" aria-label="As it came">
-          Try it before it is opened: {due.map((one) => one.planned.what).join('; ')}. <KeyCap name="K" />
+          Try it before it is opened: {due.map((one) => one.planned.what).join('; ')}.
         </Box>
       )}
       {checking && (
@@ -154,6 +154,11 @@ export function StartPanel({
           {first.length > 0 && (
             <Act look="bench" minH="48px" keyName="M" onClick={() => setCounting(!counting)}>
               {counting ? 'Counted' : 'Count what is missing'}
+            </Act>
+          )}
+          {!bench.stand.opened && !checking && (
+            <Act look="bench" minH="48px" keyName="K" onClick={() => setChecking(true)}>
+              Check as it came
             </Act>
           )}
           {!noting && (

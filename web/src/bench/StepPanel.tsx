@@ -203,6 +203,7 @@ function Running(props: Props) {
           said={bench.stand.power.sinceSaid}
           busy={busy}
           off={(since) => press({ act: 'leftOff', since })}
+          live={() => press({ act: 'power', said: { power: 'LIVE', why: 'it was under power since' } })}
         />
       )}
       {!form && under.length > 0 && (

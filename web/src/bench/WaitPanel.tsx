@@ -13,6 +13,7 @@ export function WaitPanel({
   said,
   busy,
   off,
+  live,
 }: {
   wait: Schemas['Wait'];
   /** whether somebody has said since when it is unplugged: only a lead makes that earlier */
@@ -20,7 +21,10 @@ export function WaitPanel({
   busy: boolean;
   /** said since when it is without power */
   off: (since: string) => void;
+  /** it had power after all: it has to be said to be off again, and the time begins anew */
+  live: () => void;
 }) {
+  const [asked, setAsked] = useState(!said);
   const [since, setSince] = useState('');
   const usual: [string, string, Date][] = [
     ['0', 'Unplugged just now', new Date()],
@@ -32,29 +36,23 @@ export function WaitPanel({
       key,
       label,
       act: () => off(time.toISOString()),
-      off: (said && key !== '0') || busy,
+      off: !asked || busy,
     })),
   );
-  if (said && wait.since && wait.until) {
+  useKeys([{ key: '0', label: 'It was under power since', act: live, off: asked || busy }]);
+  if (!asked && wait.since && wait.until) {
     return (
       <Box display="flex" gap="16px" alignItems="center" fontSize="19px" aria-label="The wait" role="group">
         <WaitRing from={wait.since} until={wait.until} size={76} />
         <Box>
           Off since {moment(wait.since)}.{' '}
-          {wait.over ? (
-            <b>The {wait.hours} hours are over.</b>
-          ) : (
-            <b>May be opened from {moment(wait.until)}. This wait cannot be shortened.</b>
-          )}
+          <b>Hands may go in from {moment(wait.until)}. This wait cannot be shortened.</b>
           <Box mt="6px">
-            <Act
-              look="bench"
-              minH="44px"
-              keyName="0"
-              disabled={busy}
-              onClick={() => off(new Date().toISOString())}
-            >
-              It was under power since: count anew
+            <Act look="bench" minH="44px" keyName="0" disabled={busy} onClick={live}>
+              It was under power since
+            </Act>{' '}
+            <Act look="bench" minH="44px" disabled={busy} onClick={() => setAsked(true)}>
+              Another time (a lead, if earlier)
             </Act>
           </Box>
         </Box>

@@ -5,6 +5,7 @@ import { CheckForm } from '../job/CheckForm';
 import { Act } from '../parts/Buttons';
 import { GatePanel, Watch } from './GatePanel';
 import type { Bench, Press } from './press';
+import { Unfinished } from './Unfinished';
 import type { Way } from './way';
 
 /** No step left this way: what that means, and what comes next. */
@@ -56,6 +57,7 @@ function Closed({ bench, again }: { bench: Bench; again: () => void }) {
       {bench.stand.status.standing === 'CLOSED_FOR_NOW' && (
         <Box fontSize="18px">{bench.stand.status.words}</Box>
       )}
+      <Unfinished bench={bench} />
       {bench.stand.reworks.length > 0 && (
         <Box fontSize="16px" color="brassLight">
           Opened again {bench.stand.reworks.length === 1 ? 'once' : `${bench.stand.reworks.length} times`}:{' '}

@@ -4,6 +4,7 @@ import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Counter } from './Counter';
 import type { Bench, Press } from './press';
+import { Question } from './Question';
 
 type Props = { bench: Bench; press: (press: Press) => void; busy: boolean };
 
@@ -84,22 +85,65 @@ export function EndsList({ bench, press, busy }: Props) {
   return (
     <Box display="grid" gap="7px" role="group" aria-label="To be put right">
       {temporary.map((one) => (
-        <Box key={one.id} display="flex" alignItems="center" gap="10px" fontSize="17px">
-          <Box flex="1">For the test only: {one.words}</Box>
-          <Act
-            look="bench"
-            minH="44px"
-            disabled={busy}
-            aria-label={`Put right: ${one.words}`}
-            onClick={() => press({ act: 'putRight', temporary: one.id })}
-          >
-            Put right
-          </Act>
-        </Box>
+        <Temporary key={one.id} one={one} press={press} busy={busy} />
       ))}
       {open.map(({ id, tally }) => (
         <FragmentsLeft key={`${id} ${tally.found}`} id={id} tally={tally} press={press} busy={busy} />
       ))}
+    </Box>
+  );
+}
+
+/** Put right, or said to stay in until its part comes. */
+function Temporary({
+  one,
+  press,
+  busy,
+}: {
+  one: Bench['gate']['temporary'][number];
+  press: (press: Press) => void;
+  busy: boolean;
+}) {
+  const [asked, setAsked] = useState(false);
+  if (asked) {
+    return (
+      <Question
+        title={`${one.words}: why does it stay in for now?`}
+        usual={['until its part comes', 'the owner needs it meanwhile']}
+        go="It stays in for now"
+        busy={busy}
+        leave={() => setAsked(false)}
+        enter={(why) => {
+          setAsked(false);
+          press({ act: 'stays', temporary: one.id, why });
+        }}
+      />
+    );
+  }
+  return (
+    <Box display="flex" alignItems="center" gap="10px" fontSize="17px">
+      <Box flex="1">
+        {one.stays ? 'For now' : 'For the test only'}: {one.words}
+        {one.stays && ` (${one.stays.why})`}
+      </Box>
+      <Act
+        look="bench"
+        minH="44px"
+        disabled={busy}
+        aria-label={`Stays in for now: ${one.words}`}
+        onClick={() => setAsked(true)}
+      >
+        Stays in
+      </Act>
+      <Act
+        look="bench"
+        minH="44px"
+        disabled={busy}
+        aria-label={`Put right: ${one.words}`}
+        onClick={() => press({ act: 'putRight', temporary: one.id })}
+      >
+        Put right
+      </Act>
     </Box>
   );
 }

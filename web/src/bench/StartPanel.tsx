@@ -14,6 +14,7 @@ import { inAccount } from './heaps';
 import { NoteForm } from './NoteForm';
 import type { Bench, Press } from './press';
 import { SeenTo } from './SeenTo';
+import { Unfinished } from './Unfinished';
 
 type Rework = NonNullable<Schemas['StartSaid']['rework']>;
 
@@ -37,9 +38,6 @@ export function StartPanel({
   const [words, setWords] = useState('');
   const [noting, setNoting] = useState(false);
   const [checking, setChecking] = useState(false);
-  const forNow = bench.way.steps.flatMap((step) =>
-    step.things.filter((thing) => inAccount(thing, 'OUT_FOR_NOW') > 0),
-  );
   const first = bench.way.steps.filter((step) => step.needs.length === 0);
   const due = bench.gate.planned.filter((one) => one.missing !== '');
   const cautions = [...new Set(first.map((step) => step.caution).filter(Boolean))];
@@ -96,13 +94,7 @@ export function StartPanel({
           />
         </Box>
       )}
-      {forNow.length > 0 && (
-        <Box borderLeft="5px solid" borderColor="brassLight" pl="12px" fontSize="19px">
-          Left out when it was closed for now:{' '}
-          {forNow.map((thing) => `${inAccount(thing, 'OUT_FOR_NOW')} × ${thing.label}`).join(', ')}. Put it
-          right first.
-        </Box>
-      )}
+      <Unfinished bench={bench} />
       {bench.unit.before && (
         <Box fontSize="20px" color="brassLight">
           {bench.unit.before}.

@@ -1,4 +1,4 @@
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { type Key, useKeys } from '../app/keys';
@@ -11,6 +11,8 @@ import { EndOfWay } from './EndOfWay';
 import { countWords, inAccount, OWED } from './heaps';
 import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
+import { OnLoan } from './OnLoan';
+import { EndsList } from './OpenEnds';
 import { PanelForm } from './PanelForm';
 import { PanelKeys } from './PanelKeys';
 import { PowerMark } from './PowerMark';
@@ -58,6 +60,9 @@ export function StepPanel(props: Props) {
 function Panel(props: Props) {
   const { bench, way, press, busy } = props;
   const [again, setAgain] = useState(false);
+  if (bench.stand.loan && !bench.stand.loan.back) {
+    return <OnLoan bench={bench} />;
+  }
   if (!bench.run) {
     return bench.stand.lastIn === undefined || again ? (
       <StartPanel bench={bench} press={press} busy={busy} />
@@ -139,6 +144,7 @@ function Running(props: Props) {
     way === 'OUT' ? (step?.things.filter((one) => one.kind !== 'FASTENER' && there(one) > 0) ?? []) : [];
   const unsaid = named.filter((one) => !sure.includes(one.id));
   const under = way === 'OUT' ? bench.way.lastReach : [];
+  const ends = way === 'OUT' ? bench.way.endsUnder : [];
   const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
   const plain = () => {
     if (step && way === 'IN') {
@@ -156,14 +162,16 @@ function Running(props: Props) {
       ? `Off to tray (${countWords(moving)})`
       : under.length > 0
         ? 'Something is still off under it'
-        : unsaid.length > 0
-          ? `In? ${unsaid.map((one) => one.label).join(', ')}`
-          : `Back in (${countWords(moving)})`;
+        : ends.length > 0
+          ? 'Something under it is not put right'
+          : unsaid.length > 0
+            ? `In? ${unsaid.map((one) => one.label).join(', ')}`
+            : `Back in (${countWords(moving)})`;
   const said = step && before && mainBefore(before, press, busy);
   const main: MainKey | undefined = said
     ? said
     : step
-      ? { key: 'Space', words, act: plain, off: busy || under.length > 0 || unsaid.length > 0 }
+      ? { key: 'Space', words, act: plain, off: busy || under.length + ends.length > 0 || unsaid.length > 0 }
       : closable
         ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
         : undefined;
@@ -230,8 +238,16 @@ function Running(props: Props) {
           }}
         />
       )}
+      {!form && ends.length > 0 && (
+        <>
+          <chakra.b fontSize="19px" color="brassLight">
+            Out of reach once this is back. Put it right now?
+          </chakra.b>
+          <EndsList bench={bench} press={press} busy={busy} />
+        </>
+      )}
       {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}
-      {!form && named.length > 0 && under.length === 0 && (
+      {!form && named.length > 0 && under.length + ends.length === 0 && (
         <ByName
           title="Each by name: is it in?"
           things={named}

@@ -19,6 +19,7 @@ export type Press =
   | { act: 'move'; move: Schemas['MoveSaid'] }
   | { act: 'fit'; component: number; revision: number }
   | { act: 'temporary'; words: string }
+  | { act: 'stays'; temporary: number; why: string }
   | { act: 'putRight'; temporary: number }
   | { act: 'broken'; said: Schemas['BrokenSaid'] }
   | { act: 'found'; fragment: number; said: Schemas['FoundSaid'] }
@@ -85,6 +86,14 @@ export function send(job: number, version: number, press: Press, id: string): Pr
       );
     case 'temporary':
       return answer(api.POST('/api/jobs/{job}/bench/temporary', { ...at, body: { words: press.words } }));
+    case 'stays':
+      return answer(
+        api.POST('/api/jobs/{job}/bench/temporary/{temporary}/stays', {
+          params: { path: { job, temporary: press.temporary }, header },
+          headers,
+          body: { why: press.why },
+        }),
+      );
     case 'putRight':
       return answer(
         api.POST('/api/jobs/{job}/bench/temporary/{temporary}/right', {
@@ -133,6 +142,7 @@ const WORDS: Record<Press['act'], string> = {
   move: 'a thing moved',
   fit: 'which one is inside',
   temporary: 'for the test only',
+  stays: 'stays in for now',
   putRight: 'put right',
   broken: 'a broken piece',
   found: 'fragments found',

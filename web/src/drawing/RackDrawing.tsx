@@ -8,12 +8,16 @@ const LOOKS = {
   next: { fill: colours.card, edge: colours.ink, width: 2, word: '' },
   waits: { fill: 'url(#waits)', edge: colours.muted, width: 1, word: 'waits' },
   open: { fill: colours.mat, edge: colours.matSurface, width: 1, word: 'open' },
+  lent: { fill: 'none', edge: colours.muted, width: 1, word: 'on loan' },
   ready: { fill: '#E2DCCB', edge: colours.muted, width: 1, word: 'ready' },
 } as const;
 
 type Look = keyof typeof LOOKS;
 
 function lookOf(row: Row): Look {
+  if (row.status.standing === 'ON_LOAN') {
+    return 'lent';
+  }
   if (row.turn === 'WAITS') {
     return 'waits';
   }
@@ -112,6 +116,7 @@ function Unit({ row, x, width, open }: { row: Row; x: number; width: number; ope
         fill={look.fill}
         stroke={look.edge}
         strokeWidth={look.width}
+        strokeDasharray={look === LOOKS.lent ? '5 4' : undefined}
       />
       <g transform={`translate(${x + 4} ${top + 9}) rotate(-1.5)`}>
         <path

@@ -51,6 +51,11 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
           <CheckLine key={row.id} row={row} change={change} />
         ))}
       </Part>
+      {sheet.electrical && (
+        <Part title="Electrical check">
+          <Line>{sheet.electrical}</Line>
+        </Part>
+      )}
       <Measured job={sheet.job.id} here={change !== undefined} />
       {sheet.outcomes.length > 0 && (
         <Part title="How it ended">

@@ -9,13 +9,16 @@ import { useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Caution, Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
+import { CameBack } from './CameBack';
 import { CheckForm } from './CheckForm';
 import { CorrectArrival } from './CorrectArrival';
 import type { Doing } from './doing';
+import { ElectricalForm } from './ElectricalForm';
 import { Facts } from './Facts';
 import { FindingForm } from './FindingForm';
 import { HandoverForm } from './HandoverForm';
 import { HoldForm } from './HoldForm';
+import { LoanForm } from './LoanForm';
 import { OutcomeForm } from './OutcomeForm';
 import { Story } from './Story';
 
@@ -50,14 +53,23 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
   // What came with it is asked for one by one; without anything it goes at once.
   const leave = () => (sheet.belongings.length > 0 ? setDoing({ what: 'handover' }) : handOver.mutate());
   const gone = job.handedOverAt !== undefined;
+  const lent = job.loan !== undefined && job.loan.back === undefined;
+  const away = gone || lent;
   useKeys([
     { key: 'B', label: 'To the bench', act: () => navigate(`/bench/${job.id}`), off: gone },
-    { key: 'N', label: 'Enter a finding', act: () => setDoing({ what: 'finding' }), off: gone },
-    { key: 'K', label: 'Enter a check', act: () => setDoing({ what: 'check' }), off: gone },
-    { key: 'O', label: 'Say how it ended', act: () => setDoing({ what: 'outcome' }), off: gone },
+    { key: 'N', label: 'Enter a finding', act: () => setDoing({ what: 'finding' }), off: away },
+    { key: 'K', label: 'Enter a check', act: () => setDoing({ what: 'check' }), off: away },
+    { key: 'O', label: 'Say how it ended', act: () => setDoing({ what: 'outcome' }), off: away },
     { key: 'W', label: 'Let it wait', act: () => setDoing({ what: 'hold' }), off: gone },
-    { key: 'H', label: 'Hand over', act: leave, off: gone },
-    { key: 'D', label: 'Measure', act: () => navigate(`/gauges?job=${job.id}`), off: gone },
+    { key: 'H', label: 'Hand over', act: leave, off: away },
+    {
+      key: 'L',
+      label: 'Out on loan',
+      act: () => setDoing({ what: 'loan' }),
+      off: away || !job.brought.owner,
+    },
+    { key: 'E', label: 'Electrical check', act: () => setDoing({ what: 'electrical' }), off: away },
+    { key: 'D', label: 'Measure', act: () => navigate(`/gauges?job=${job.id}`), off: away },
   ]);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
@@ -70,7 +82,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
         maxH={{ lg: 'calc(100vh - 48px)' }}
       >
         <Box display="flex" gap="14px" alignItems="center">
-          <Tag text={job.unit.tag} size={22} flag={sheet.forNow ? 'for now' : undefined} />
+          <Tag text={job.unit.tag} size={22} flag={lent ? 'on loan' : sheet.forNow ? 'for now' : undefined} />
           <Box minW={0}>
             <chakra.h1>
               {job.unit.model} {job.unit.revision}
@@ -98,6 +110,15 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
           <Box color="muted" py="8px">
             This stay is over, and its record stands as it is. If the unit comes back, check it in by its tag.
           </Box>
+        ) : lent ? (
+          <Box display="grid" gridTemplateColumns="2fr 1fr" gap="8px" my="10px" alignItems="start">
+            <Box display="grid">
+              <CameBack job={job.id} look="main" />
+            </Box>
+            <Act minH="56px" keyName="W" onClick={() => setDoing({ what: 'hold' })}>
+              Let it wait
+            </Act>
+          </Box>
         ) : (
           <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="8px" my="10px">
             <Act look="main" keyName="B" onClick={() => navigate(`/bench/${job.id}`)}>
@@ -119,9 +140,21 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
               Measure
             </Act>
             <Act
+              look={sheet.mains ? 'main' : 'plain'}
+              keyName="E"
+              onClick={() => setDoing({ what: 'electrical' })}
+            >
+              Electrical check
+            </Act>
+            {job.brought.owner && (
+              <Act keyName="L" onClick={() => setDoing({ what: 'loan' })}>
+                Out on loan
+              </Act>
+            )}
+            <Act
               look={sheet.inTheWay.length === 0 ? 'main' : 'plain'}
               keyName="H"
-              gridColumn="1 / -1"
+              gridColumn={job.brought.owner ? undefined : 'span 2'}
               disabled={handOver.isPending}
               onClick={leave}
             >
@@ -143,7 +176,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
 function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
   const { status, job } = sheet;
   const trouble = status.standing === 'CHECK_FAILED';
-  const waits = status.standing === 'WAITING';
+  const waits = status.standing === 'WAITING' || status.standing === 'ON_LOAN';
   return (
     <Box
       mt="10px"
@@ -158,6 +191,9 @@ function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
         {job.brought.slot ? `Slot ${job.brought.slot}` : 'Not on the rack'} · here since{' '}
         {day(job.brought.checkedInAt)}
         {job.brought.dueAt && ` · promised for ${day(job.brought.dueAt)}`}
+        {job.loan &&
+          !job.loan.back &&
+          ` · out since ${day(job.loan.from)}${job.loan.due ? `, back by ${day(job.loan.due)}` : ''}`}
         {job.handedOverAt && ` · left ${day(job.handedOverAt)}`}
       </Box>
       {sheet.notTested.length > 0 && (
@@ -165,7 +201,7 @@ function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
           Not tested: {sheet.notTested.join('; ')}.
         </Box>
       )}
-      {!job.handedOverAt && sheet.inTheWay.length > 0 && (
+      {!job.handedOverAt && status.standing !== 'ON_LOAN' && sheet.inTheWay.length > 0 && (
         <Box fontSize="14.5px" mt="4px">
           Before it can go: {sheet.inTheWay.join(' ')}
         </Box>
@@ -201,6 +237,8 @@ function DoingForm({ sheet, doing, done }: { sheet: Schemas['JobSheet']; doing: 
       )}
       {doing.what === 'outcome' && <OutcomeForm job={job} done={done} />}
       {doing.what === 'hold' && <HoldForm job={job} model={sheet.job.unit.modelId} done={done} />}
+      {doing.what === 'loan' && <LoanForm sheet={sheet} done={done} />}
+      {doing.what === 'electrical' && <ElectricalForm sheet={sheet} done={done} />}
       {doing.what === 'handover' && <HandoverForm sheet={sheet} done={done} />}
       {doing.what === 'arrival' && <CorrectArrival sheet={sheet} done={done} />}
     </Box>

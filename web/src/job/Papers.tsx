@@ -7,12 +7,13 @@ import { Trouble } from '../parts/States';
 const PAPERS = [
   ['SLIP', 'slip', 'Slip'],
   ['TAG', 'tag', 'Tag'],
+  ['LEAVING', 'leaving', 'Leaving paper'],
 ] as const;
 
 /** Slip and tag once more: on the shop's printer, or opened for the browser's. */
 export function Papers({ job }: { job: number }) {
   const print = useMutation({
-    mutationFn: (paper: 'SLIP' | 'TAG') =>
+    mutationFn: (paper: (typeof PAPERS)[number][0]) =>
       answer(api.POST('/api/jobs/{job}/papers', { params: { path: { job } }, body: { paper } })),
   });
   return (

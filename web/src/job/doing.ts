@@ -8,4 +8,6 @@ export type Doing =
   | { what: 'outcome' }
   | { what: 'hold' }
   | { what: 'handover' }
+  | { what: 'loan' }
+  | { what: 'electrical' }
   | { what: 'arrival' };

@@ -108,6 +108,14 @@ function danger(row: Row): string | undefined {
   return row.dangers.map((mark) => floor.ArrivalMark[mark]).join(', ') || undefined;
 }
 
+/** That it is not done, and why it can be away all the same. */
+function flag(row: Row): string | undefined {
+  if (row.status.standing === 'ON_LOAN') {
+    return 'on loan';
+  }
+  return row.forNow ? 'for now' : undefined;
+}
+
 function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }) {
   const first = n === 0;
   return (
@@ -125,7 +133,7 @@ function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }
       borderTop={first ? undefined : '1px solid'}
       borderColor={first ? 'mat' : 'line'}
     >
-      <Tag text={row.tag} flag={row.forNow ? 'for now' : undefined} danger={danger(row)} />
+      <Tag text={row.tag} flag={flag(row)} danger={danger(row)} />
       <Box minW={0}>
         <b>{row.model}</b> {row.revision}
         <Box color="muted" truncate>
@@ -165,7 +173,7 @@ function WaitingRow({ row, go }: { row: Row; go: (row: Row) => void }) {
         onClick={() => go(row)}
         aria-label={`Open ${row.tag}`}
       >
-        <Tag text={row.tag} size={13.5} danger={danger(row)} />
+        <Tag text={row.tag} size={13.5} flag={flag(row)} danger={danger(row)} />
       </chakra.button>
       <Box fontSize="15px" minW={0}>
         {row.status.words}
@@ -184,7 +192,8 @@ function Wait({ row }: { row: Row }) {
   if (!until || !row.waitedSince) {
     return (
       <Box fontSize="14px" color="amberInk">
-        since {row.waitedSince ? moment(row.waitedSince) : 'today'}, no end known
+        since {row.waitedSince ? moment(row.waitedSince) : 'today'},{' '}
+        {row.status.standing === 'ON_LOAN' ? 'no day named' : 'no end known'}
       </Box>
     );
   }

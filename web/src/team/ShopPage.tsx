@@ -7,6 +7,7 @@ import { Act, Chip } from '../parts/Buttons';
 import { Row, Text, Words } from '../parts/Fields';
 import { SumField } from '../parts/MoneyField';
 import { Loaded, Trouble } from '../parts/States';
+import { Electrical } from './Electrical';
 import { Hours } from './Hours';
 import { Slots } from './Slots';
 import { useMay } from './session';
@@ -43,6 +44,8 @@ function Settings({ shop, changeable }: { shop: Schemas['ShopView']; changeable:
     onSuccess: () => client.invalidateQueries(),
   });
   const changed = JSON.stringify(said) !== JSON.stringify(shop.settings);
+  const { earthOhm, earthedMohm, doubleMohm } = said.electrical;
+  const unread = [said.hourMinor, earthOhm, earthedMohm, doubleMohm].some(Number.isNaN);
   return (
     <chakra.form
       aria-label="The shop"
@@ -104,6 +107,9 @@ function Settings({ shop, changeable }: { shop: Schemas['ShopView']; changeable:
         <Row name="Open">
           <Hours open={said.open} set={(open) => set({ open })} />
         </Row>
+        <Row name="Mains side">
+          <Electrical limits={said.electrical} set={(electrical) => set({ electrical })} />
+        </Row>
         <Row name="Terms">
           <Words
             label="At the foot of the slip"
@@ -116,12 +122,7 @@ function Settings({ shop, changeable }: { shop: Schemas['ShopView']; changeable:
       </chakra.fieldset>
       <Trouble error={save.error} />
       {changeable ? (
-        <Act
-          look="main"
-          type="submit"
-          mt="8px"
-          disabled={!changed || Number.isNaN(said.hourMinor) || save.isPending}
-        >
+        <Act look="main" type="submit" mt="8px" disabled={!changed || unread || save.isPending}>
           Save it
         </Act>
       ) : (

@@ -97,7 +97,7 @@ class ArchitectureTest {
     /** Which rooms of the server each may look into; the demo plays in all of them. */
     private static final Map<String, String> SERVER = Map.ofEntries(
             Map.entry("bench", "drawer ground job teardown"),
-            Map.entry("check", "bench ground job"),
+            Map.entry("check", "bench ground job shop"),
             Map.entry("checkin", "finder ground job paper photo shop teardown"),
             Map.entry("diagnosis", "bench drawer finder ground job teardown"),
             Map.entry("drawer", "ground shop"),
@@ -109,8 +109,8 @@ class ArchitectureTest {
             Map.entry("keeping", "ground"),
             Map.entry("meter", "ground"),
             Map.entry("money", "checkin diagnosis ground job outcome shop"),
-            Map.entry("outcome", "ground job"),
-            Map.entry("paper", "ground job shop"),
+            Map.entry("outcome", "bench ground job shop"),
+            Map.entry("paper", "bench diagnosis ground job shop"),
             Map.entry("pattern", "diagnosis ground shop"),
             Map.entry("photo", "ground"),
             Map.entry("schedule", "ground job"),
@@ -133,7 +133,7 @@ class ArchitectureTest {
             Map.entry("outcome", "bench check"),
             Map.entry("pattern", ""),
             Map.entry("schedule", "check job outcome"),
-            Map.entry("shop", ""),
+            Map.entry("shop", "check"),
             Map.entry("team", ""),
             Map.entry("teardown", "check"),
             Map.entry("typed", ""),

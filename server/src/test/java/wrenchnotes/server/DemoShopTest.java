@@ -98,8 +98,9 @@ class DemoShopTest {
                 .map(row -> row.get("status").get("standing").asString())
                 .collect(Collectors.toSet());
         assertThat(standings).contains("NOT_STARTED", "OPEN_ON_BENCH", "CHECK_FAILED", "TO_CHECK");
-        assertThat(rack.get("waiting").size()).isEqualTo(4);
-        assertThat(rack.get("ready").size()).isEqualTo(3);
+        assertThat(rack.get("waiting").size()).isEqualTo(5);
+        assertThat(rack.get("waiting").toString()).contains("On loan with its owner");
+        assertThat(rack.get("ready").size()).isEqualTo(2);
         assertThat(marit.get("/api/session").body().get("demoPeople").values().stream()
                         .map(JsonNode::asString))
                 .isEqualTo(List.of("ines", "tobias", "wren", "marit"));

@@ -64,8 +64,6 @@ class RunsOverHttpTest {
         long job = shop.takenIn();
         shop.in(job, "lid");
         shop.in(job, "deck");
-        client.bench(job, "temporary", Map.of("words", "band for the belt"));
-        client.bench(job, "fragments", body("what", "gear teeth", "expected", 3, "found", 1, "explained", ""));
         out(
                 job,
                 "deck",
@@ -83,6 +81,8 @@ class RunsOverHttpTest {
                         "reason",
                         "new lead is coming"));
         shop.out(job, "lid");
+        client.bench(job, "temporary", Map.of("words", "band for the belt"));
+        client.bench(job, "fragments", body("what", "gear teeth", "expected", 3, "found", 1, "explained", ""));
         shop.check(job, "BEFORE_CLOSING", "PASSED");
         Client.Answer notYet = client.bench(job, "close-for-now", Map.of("reason", "concert tonight"));
         assertThat(notYet.body().get("reasons").toString())

@@ -2,6 +2,7 @@ package wrenchnotes.core.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
@@ -20,29 +21,44 @@ public final class ClosingGate {
      * @return what is in the way of closing for good, a sentence each; empty if the unit may be closed
      */
     public static List<String> reasons(Teardown notes, WayIn way, Ledger ledger, OpenEnds ends, CheckRecord checks) {
-        return reasons(notes, way, ledger.unsettled(), ends, checks);
+        List<String> temporary = ends.temporary().stream()
+                .map(one -> one.stays()
+                        .map(stays -> "For now only: " + one.words() + " (" + stays.why() + "). Put it right.")
+                        .orElse("For the test only: " + one.words() + ". Put it right."))
+                .toList();
+        return reasons(notes, way, ledger.unsettled(), temporary, ends, checks);
     }
 
     /**
-     * As {@link #reasons}, for a unit that its owner needs while something is still to come: what is left out for now is
-     * not in the way; everything else is.
+     * As {@link #reasons}, for a unit that its owner needs while something is still to come: what is left out for now, and what is temporary
+     * and was said on this run to stay in, is not in the way; everything else is.
      */
     public static List<String> reasonsForNow(
-            Teardown notes, WayIn way, Ledger ledger, OpenEnds ends, CheckRecord checks) {
-        return reasons(notes, way, ledger.unsettledForNow(), ends, checks);
+            Teardown notes, WayIn way, Ledger ledger, OpenEnds ends, Optional<RunRecord> run, CheckRecord checks) {
+        List<String> temporary = ends.temporary().stream()
+                .filter(one -> !one.staysOn(run))
+                .map(OpenEnds.ForTheTest::sentence)
+                .toList();
+        return reasons(notes, way, ledger.unsettledForNow(), temporary, ends, checks);
     }
 
     private static List<String> reasons(
-            Teardown notes, WayIn way, List<Unsettled> unsettled, OpenEnds ends, CheckRecord checks) {
+            Teardown notes,
+            WayIn way,
+            List<Unsettled> unsettled,
+            List<String> temporary,
+            OpenEnds ends,
+            CheckRecord checks) {
         List<String> reasons = new ArrayList<>();
         way.open().stream()
                 .map(notes::step)
                 .forEach(step -> reasons.add("\"" + step.title() + "\" is still open: put it back in."));
         unsettled.forEach(open -> reasons.add(open.sentence()));
         ends.fragments().stream()
+                .map(OpenEnds.Piece::tally)
                 .filter(tally -> tally.stillInside() > 0)
                 .forEach(tally -> reasons.add(tally.sentence()));
-        ends.temporary().forEach(words -> reasons.add("For the test only: " + words + ". Put it right."));
+        reasons.addAll(temporary);
         List<CheckPlan.DueCheck> planned = Stream.of(Stage.OPEN, Stage.BEFORE_CLOSING)
                 .flatMap(stage -> CheckPlan.at(stage, notes.overview(), checks).stream())
                 .toList();

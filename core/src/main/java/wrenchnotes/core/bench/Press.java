@@ -97,7 +97,8 @@ public sealed interface Press {
      * @param parts by thing: where what it was replaced with came from, in words
      * @param checks all that stand
      */
-    record StepOut(String step, List<PutBack> settled, Map<String, String> parts, CheckRecord checks) implements Press {
+    record StepOut(String step, List<PutBack> settled, Map<String, String> parts, OpenEnds ends, CheckRecord checks)
+            implements Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.stepOut(this);

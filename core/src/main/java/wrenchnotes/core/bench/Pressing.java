@@ -98,9 +98,13 @@ final class Pressing implements Press.Reader<String> {
         Step step = before.notes().step(said.step());
         before.way().out(step.id());
         mustBeSafe(step);
-        List<String> untried = before.inTheWayOfGoingBack(step, said.checks());
-        if (!untried.isEmpty()) {
-            throw Refused.because(untried);
+        List<String> open = Stream.concat(
+                        before.inTheWayOfGoingBack(step, said.checks()).stream(),
+                        before.lastReachOfEnds(step, said.ends()).stream()
+                                .map(sentence -> "Out of reach later: " + sentence))
+                .toList();
+        if (!open.isEmpty()) {
+            throw Refused.because(open);
         }
         return made(new Moving(before, by).out(said));
     }

@@ -203,10 +203,30 @@ public final class Run {
         return LastReach.before(notes, way, ledger, out.id(), stays);
     }
 
+    /** What no account holds, and can no longer be reached once this step is out, a sentence each. */
+    public List<String> lastReachOfEnds(Step out, OpenEnds ends) {
+        return LastReach.ends(notes, ends, underWay(), out.id());
+    }
+
     private <T> Stream<T> thisRun(Stream<T> entries, Function<T, Moment> moment) {
         return underWay()
                 .map(run -> entries.filter(entry -> !moment.apply(entry).isBefore(run.started())))
                 .orElse(Stream.empty());
+    }
+
+    /** What was closed for now, or lent, and is still to be put right: for whoever opens it next, and for its owner. */
+    public List<String> unfinished(OpenEnds ends) {
+        return Stream.concat(
+                        ledger.things().stream()
+                                .filter(thing -> ledger.count(thing.id(), Account.OUT_FOR_NOW) > 0)
+                                .map(thing -> ledger.count(thing.id(), Account.OUT_FOR_NOW) + " × " + thing.label()
+                                        + " left out for now"),
+                        ends.temporary().stream()
+                                .map(one -> one.words()
+                                        + one.stays()
+                                                .map(stays -> " (" + stays.why() + ")")
+                                                .orElse("")))
+                .toList();
     }
 
     /** Whether any entry goes by the notes of the sub-assembly that is this component. */
@@ -228,7 +248,7 @@ public final class Run {
     public List<String> inTheWayOfClosing(OpenEnds ends, CheckRecord checks, boolean forNow) {
         return lastIn().map(checks::since)
                 .map(since -> forNow
-                        ? ClosingGate.reasonsForNow(notes, way, ledger, ends, since)
+                        ? ClosingGate.reasonsForNow(notes, way, ledger, ends, underWay(), since)
                         : ClosingGate.reasons(notes, way, ledger, ends, since))
                 .orElse(List.of());
     }

@@ -14,6 +14,7 @@ import wrenchnotes.core.unit.Refused;
  * @param openedWith id of the notes it was opened with; empty if it never was opened
  * @param version counts up with each change of what was said at the counter
  * @param benchVersion counts up with each press at the bench
+ * @param loan the last one; empty if it never went out unfinished
  * @param lastAt the date of its last entry; empty in lists, where nothing is written
  */
 public record Job(
@@ -24,6 +25,7 @@ public record Job(
         Optional<Long> openedWith,
         long version,
         long benchVersion,
+        Optional<Loan> loan,
         Optional<Instant> lastAt) {
 
     /** Which thing it is. */
@@ -73,28 +75,57 @@ public record Job(
 
     /** The same job, going by these notes. */
     public Job openedWith(long notes) {
-        return new Job(id, unit, brought, handedOverAt, Optional.of(notes), version, benchVersion, lastAt);
+        return new Job(id, unit, brought, handedOverAt, Optional.of(notes), version, benchVersion, loan, lastAt);
     }
 
     /** The same job after one more press on its bench. */
     public Job pressed(By by) {
-        return new Job(id, unit, brought, handedOverAt, openedWith, version, benchVersion + 1, Optional.of(by.at()));
+        return new Job(
+                id, unit, brought, handedOverAt, openedWith, version, benchVersion + 1, loan, Optional.of(by.at()));
     }
 
-    /** @throws Refused if the unit has left: its record stands as it is */
-    public void mustBeHere() {
+    /** The one that it is on now. */
+    public Optional<Loan> onLoan() {
+        return loan.filter(Loan::isOut);
+    }
+
+    /** Since when nobody outside had hands on it: since it was taken in, or came back from a loan. */
+    public Instant hereSince() {
+        return loan.flatMap(Loan::back).orElse(brought.checkedInAt());
+    }
+
+    /** @throws Refused if its stay is over: its record stands as it is */
+    public void mustBeOpen() {
         if (handedOverAt.isPresent()) {
             throw Refused.because(tag() + " has been handed over. If it came back, check it in again.");
         }
     }
 
+    /** @throws Refused if the unit has left, for good or on loan */
+    public void mustBeHere() {
+        mustBeOpen();
+        if (onLoan().isPresent()) {
+            throw Refused.because(tag() + " is on loan with its owner. If it came back, say so first.");
+        }
+    }
+
     /**
-     * Whoever writes on this job now, dated no earlier than its last entry.
+     * Whoever does something to the unit now, dated no earlier than its job's last entry.
      *
      * @throws Refused if the unit has left
      */
     public By entered(By by) {
         mustBeHere();
+        return dated(by);
+    }
+
+    /**
+     * Whoever says something of the job now, which needs no unit in hand.
+     *
+     * @throws Refused if its stay is over
+     */
+    public By told(By by) {
+        mustBeOpen();
         return dated(by);
     }
 

@@ -6,6 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import wrenchnotes.core.bench.Power;
+import wrenchnotes.core.check.ElectricalCheck;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -108,6 +109,18 @@ public sealed interface JobEntry {
         @Override
         public String words(ZoneId zone) {
             return "Heeded, for \"" + title + "\"" + (caution.isEmpty() ? ": the wait was kept" : ": " + caution);
+        }
+    }
+
+    /** The electrical check after work on the mains side. */
+    record Electrical(ElectricalCheck check) implements JobEntry {
+        public Electrical {
+            Checked.present("check", check);
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return "Electrical check " + check.sentence();
         }
     }
 

@@ -1,13 +1,14 @@
 package wrenchnotes.core.job;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import wrenchnotes.core.bench.CheckPlan;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.outcome.HandoverGate;
 import wrenchnotes.core.outcome.OutcomeGiven;
@@ -25,6 +26,8 @@ import wrenchnotes.core.unit.Moment;
  * @param rework how often it was closed for good and opened again
  * @param checks those that stand
  * @param outcome the one that stands
+ * @param mains what was done on its mains side, and what was measured after
+ * @param lent the loan that it is on; empty while it is here
  */
 public record JobFacts(
         Instant checkedIn,
@@ -39,6 +42,8 @@ public record JobFacts(
         CheckRecord checks,
         Optional<OutcomeGiven> outcome,
         int findings,
+        MainsWork mains,
+        Optional<Loan> lent,
         Optional<Instant> handedOver) {
 
     /** Whether the unit's covers are on: never opened, or closed through the gate since. */
@@ -48,12 +53,53 @@ public record JobFacts(
 
     /** What keeps the unit from being handed over, waits that are not over first; empty if nothing does. */
     public List<String> inTheWayOfHandover(Instant now) {
-        return Stream.concat(
-                        holds.stream().filter(hold -> hold.standsAt(now)).map(hold -> hold.sentence(now)),
-                        HandoverGate.reasons(
-                                tally, openSteps, lastIn, closed(), standsForNow(), unchecked(), checks, outcome)
-                                .stream())
-                .toList();
+        List<String> reasons = new ArrayList<>();
+        lent.ifPresent(loan -> reasons.add("It is on loan: say first that it came back."));
+        holds.stream()
+                .filter(hold -> hold.standsAt(now))
+                .map(hold -> hold.sentence(now))
+                .forEach(reasons::add);
+        reasons.addAll(
+                HandoverGate.reasons(tally, openSteps, lastIn, closed(), standsForNow(), unchecked(), checks, outcome));
+        if (outcome.filter(given -> !given.outcome().saysItWorks()).isEmpty()) {
+            mains.inTheWay(lastIn).ifPresent(reasons::add);
+        }
+        return reasons;
+    }
+
+    /**
+     * What keeps the unit from going out unfinished with its owner; empty if nothing does. Failures that stand do not: they go on the
+     * paper.
+     *
+     * @param owned whether it has an owner
+     */
+    public List<String> inTheWayOfLending(boolean owned, Instant now) {
+        List<String> reasons = new ArrayList<>();
+        if (!owned) {
+            reasons.add("It is the shop's own: there is nobody to lend it to.");
+        }
+        if (!closed()) {
+            reasons.add("It is open: close it, or close it for now.");
+        } else if (lastIn.isPresent() && sinceOpened().last(Stage.AFTER_CLOSING).isEmpty()) {
+            reasons.add("Nobody has checked it closed: try it, or say not tested.");
+        }
+        reasons.addAll(Hold.inTheWayOfClosing(holds, true, now));
+        mains.inTheWay(lastIn).ifPresent(reasons::add);
+        return reasons;
+    }
+
+    /** What goes out with it that whoever uses it must know, a sentence each. */
+    public List<String> saidOnPaper() {
+        List<String> lines = new ArrayList<>();
+        checks.standingFailures().forEach(check -> lines.add("Does not work: " + check.words()));
+        checks.remarks()
+                .forEach(check -> lines.add("Left as it is: " + check.words() + ", "
+                        + check.asRemark().orElse("")));
+        sinceOpened().notTested().forEach(check -> lines.add("Not tested: " + check.whyNot()));
+        if (mains.inTheWay(lastIn).isPresent()) {
+            lines.add("DO NOT PLUG IT IN: worked on its mains side, and the electrical check is not passed.");
+        }
+        return lines;
     }
 
     /** Why the unit is closed for now only; empty if it is open, or closed for good. */

@@ -5,6 +5,7 @@ import wrenchnotes.core.unit.Spoken;
 /** Where a job stands. */
 public enum Standing implements Spoken {
     NOT_STARTED,
+    ON_LOAN,
     WAITING,
     OPEN_ON_BENCH,
     TO_CLOSE,

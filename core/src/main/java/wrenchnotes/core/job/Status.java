@@ -25,6 +25,10 @@ public record Status(Standing standing, String words, Optional<Instant> until) {
                             .map(given -> "Handed over, " + given.outcome().words())
                             .orElse("Handed over"));
         }
+        if (facts.lent().isPresent()) {
+            Loan loan = facts.lent().get();
+            return new Status(Standing.ON_LOAN, "On loan with its owner. Not for: " + loan.notFor(), loan.due());
+        }
         Optional<Hold> hold = longestHold(facts, now);
         if (hold.isPresent()) {
             return new Status(

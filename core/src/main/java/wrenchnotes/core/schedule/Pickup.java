@@ -50,7 +50,7 @@ public record Pickup(long job, Status status, Turn turn, String reason, Instant 
     }
 
     private static Turn turnOf(JobFacts facts, Status status, Instant now) {
-        if (status.standing() == Standing.WAITING) {
+        if (status.standing() == Standing.WAITING || status.standing() == Standing.ON_LOAN) {
             return Turn.WAITS;
         }
         if (status.standing() == Standing.READY || status.standing() == Standing.HANDED_OVER) {
@@ -76,7 +76,7 @@ public record Pickup(long job, Status status, Turn turn, String reason, Instant 
             case DUE_SOON ->
                 "Promised in " + days(Duration.between(now, facts.due().orElseThrow()));
             case IN_TURN -> "Here for " + days(Duration.between(facts.checkedIn(), now));
-            case WAITS -> "Waits";
+            case WAITS -> facts.lent().isPresent() ? "On loan" : "Waits";
             case READY -> "Ready for " + days(Duration.between(lastWord(facts), now));
         };
     }

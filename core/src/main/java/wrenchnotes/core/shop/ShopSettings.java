@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Currency;
+import wrenchnotes.core.check.ElectricalLimits;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -16,6 +17,7 @@ import wrenchnotes.core.unit.Invalid;
  * @param hourMinor what an hour at the bench costs, in minor units, 0 and up
  * @param zone IANA name of the time zone that all dates and times are shown in
  * @param terms what stands at the foot of the slip; up to 1,000 characters
+ * @param electrical what is asked of a unit after work on its mains side
  */
 public record ShopSettings(
         String name,
@@ -24,7 +26,8 @@ public record ShopSettings(
         String zone,
         OpeningHours open,
         DecimalMark decimal,
-        String terms) {
+        String terms,
+        ElectricalLimits electrical) {
 
     private static final int MOST_HOUR_MINOR = 100_000_000;
 
@@ -36,6 +39,7 @@ public record ShopSettings(
         Checked.present("open", open);
         Checked.present("decimal", decimal);
         terms = Checked.optionalText("terms", terms, 1000);
+        Checked.present("electrical", electrical);
         if (!isMoney(currency)) {
             throw new Invalid(
                     "currency", "There is no currency " + currency + ": give the three letters of one, such as EUR");

@@ -3,8 +3,11 @@ package wrenchnotes.core.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
@@ -16,6 +19,7 @@ import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Refused;
 
 /** Nothing is buried: what is unsettled is asked for at the last place from which it can be reached. */
@@ -63,6 +67,41 @@ class LastReachTest {
         assertThat(LastReach.before(notes, motorBack, forNow, "lid", Set.of()))
                 .as("it was said on a run before")
                 .hasSize(1);
+    }
+
+    @Test
+    void whatNoAccountHoldsIsAskedForWhereItWasMadeSo() {
+        Step lid = step("lid", Set.of(), List.of(CASE), null, null);
+        Step motor = step("motor", Set.of("lid"), null, null, null);
+        Step shell = step("shell", Set.of(), null, null, null);
+        Teardown notes = Teardown.of(List.of(lid, motor, shell));
+        Moment begun = new Moment(10, Instant.EPOCH);
+        Optional<RunRecord> run =
+                Optional.of(RunRecord.begun(1, RunRecord.Route.THE_WHOLE, RunRecord.Why.FIRST, begun, "ada"));
+        assertThat(ends(notes, run, 0))
+                .as("by the motor: there, and once more before the lid")
+                .containsExactly(2, 2, 0);
+        assertThat(ends(notes, run, 9)).as("said on a run before").containsExactly(2, 2, 0);
+        assertThat(ends(notes, run, 11)).as("it stays in, the teeth do not").containsExactly(1, 1, 0);
+        assertThat(ends(notes, Optional.empty(), 11)).containsExactly(2, 2, 0);
+    }
+
+    /** How much the motor, the lid and the shell ask for; a band by the motor stays since a moment, if it is not 0. */
+    private static List<Integer> ends(Teardown notes, Optional<RunRecord> run, int stays) {
+        OpenEnds ends = new OpenEnds(
+                List.of(
+                        new OpenEnds.ForTheTest(
+                                "band",
+                                Optional.of("motor"),
+                                Optional.of(new OpenEnds.Stays("belt comes", new Moment(stays, Instant.EPOCH)))
+                                        .filter(said -> stays > 0)),
+                        new OpenEnds.ForTheTest("lamp", Optional.empty(), Optional.empty())),
+                List.of(
+                        new OpenEnds.Piece(new Fragments("teeth", 3, 1, ""), Optional.of("motor")),
+                        new OpenEnds.Piece(new Fragments("glass", 3, 3, ""), Optional.of("motor"))));
+        return Stream.of("motor", "lid", "shell")
+                .map(step -> LastReach.ends(notes, ends, run, step).size())
+                .toList();
     }
 
     /** Measured: on the next run it could not simply go back. */

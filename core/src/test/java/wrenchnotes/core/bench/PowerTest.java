@@ -61,7 +61,7 @@ class PowerTest {
     }
 
     private static Press out(String step) {
-        return new Press.StepOut(step, List.of(), Map.of(), new CheckRecord(List.of()));
+        return new Press.StepOut(step, List.of(), Map.of(), OpenEnds.NONE, new CheckRecord(List.of()));
     }
 
     private Press.LeaveOff off(Instant since, boolean lead) {

@@ -164,6 +164,7 @@ class RunTest {
                 "lid",
                 List.of(new PutBack("lid-s", 3, 1, 0, 0, "", "M3 × 8")),
                 Map.of("lid-s", "1 × M3 from drawer 4"),
+                OpenEnds.NONE,
                 new CheckRecord(List.of())));
         assertThat(last.words()).isEqualTo("Out: The lid. 1 × lid went back as M3 × 8 (1 × M3 from drawer 4)");
         assertRefused(
@@ -209,7 +210,7 @@ class RunTest {
     }
 
     private static Press back(Check... checks) {
-        return new Press.StepOut("lid", List.of(), Map.of(), new CheckRecord(List.of(checks)));
+        return new Press.StepOut("lid", List.of(), Map.of(), OpenEnds.NONE, new CheckRecord(List.of(checks)));
     }
 
     private Check turns(Verdict verdict, int times) {
@@ -224,6 +225,7 @@ class RunTest {
                 "lid",
                 List.of(new PutBack("lid-s", 3, 0, 0, 1, "screw is on order", "")),
                 Map.of(),
+                OpenEnds.NONE,
                 new CheckRecord(List.of())));
         assertRefused(
                 close(Optional.empty(), Optional.empty(), tried()),

@@ -11,6 +11,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
@@ -127,6 +128,8 @@ class HoldTest {
                 new CheckRecord(List.of()),
                 Optional.empty(),
                 0,
+                MainsWork.NONE,
+                Optional.empty(),
                 Optional.empty());
         assertThat(facts.inTheWayOfHandover(NOW))
                 .containsExactly(

@@ -18,6 +18,10 @@ class JobTest {
     private static final Instant NOON = Instant.parse("2026-03-02T12:00:00Z");
 
     private static Job job(Optional<Instant> handedOver) {
+        return job(handedOver, Optional.empty());
+    }
+
+    private static Job job(Optional<Instant> handedOver, Optional<Loan> loan) {
         return new Job(
                 7,
                 new Job.UnitHere(3, "WN-0003", "", 1, "a player", Kind.PLAYER, 11, "A"),
@@ -34,6 +38,7 @@ class JobTest {
                 Optional.empty(),
                 1,
                 4,
+                loan,
                 Optional.of(NOON));
     }
 
@@ -58,6 +63,25 @@ class JobTest {
         assertThatThrownBy(() -> gone.entered(at(NOON))).isInstanceOf(Refused.class);
         // A unit may be sold, and a wait ended, after it has left.
         assertThat(gone.dated(at(NOON)).at()).isEqualTo(NOON);
+    }
+
+    @Test
+    void onLoanNothingIsDoneToItAndTheJobIsStillSpokenOf() {
+        Loan out = new Loan(NOON, "discs", Optional.empty(), Optional.empty());
+        Job lent = job(Optional.empty(), Optional.of(out));
+        assertThatThrownBy(() -> lent.entered(at(NOON)))
+                .hasMessageContaining("on loan")
+                .hasMessageContaining("WN-0003");
+        assertThat(lent.told(at(NOON)).at()).isEqualTo(NOON);
+        assertThatThrownBy(() -> job(Optional.of(NOON)).told(at(NOON))).hasMessageContaining("handed over");
+        Job back = job(
+                Optional.empty(),
+                Optional.of(new Loan(NOON, "discs", Optional.empty(), Optional.of(NOON.plusSeconds(9)))));
+        assertThat(back.entered(at(NOON)).at()).isEqualTo(NOON);
+        assertThat(back.hereSince())
+                .as("nobody knows what it stood under there")
+                .isEqualTo(NOON.plusSeconds(9));
+        assertThat(job(Optional.empty()).hereSince()).isEqualTo(NOON);
     }
 
     @Test

@@ -15,6 +15,7 @@ import net.jqwik.api.statistics.Statistics;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.outcome.Outcome;
@@ -85,6 +86,8 @@ class StandingFailureTest {
                 new CheckRecord(checks),
                 Optional.of(outcome),
                 0,
+                MainsWork.NONE,
+                Optional.empty(),
                 Optional.empty());
         return facts.inTheWayOfHandover(Instant.EPOCH).stream()
                 .filter(reason -> reason.contains("and not passed since"))

@@ -16,6 +16,7 @@ import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.job.Hold;
@@ -116,6 +117,8 @@ class PickupTest {
                 new CheckRecord(List.of()),
                 Optional.empty(),
                 0,
+                MainsWork.NONE,
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -177,6 +180,8 @@ class PickupTest {
                 new CheckRecord(checks),
                 outcome,
                 random.nextInt(2),
+                MainsWork.NONE,
+                Optional.empty(),
                 random.nextInt(8) == 0 ? Optional.of(NOW) : Optional.empty());
     }
 

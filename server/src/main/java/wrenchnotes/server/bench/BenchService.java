@@ -37,6 +37,11 @@ public class BenchService {
     }
 
     /** The bench as it is now. */
+    /** What a unit that is closed for now, or on loan, still lacks: in words for its owner. */
+    public List<String> unfinished(long job) {
+        return view(job).stand().unfinished();
+    }
+
     BenchView view(long job) {
         return benches.view(benches.state(job));
     }
@@ -72,8 +77,8 @@ public class BenchService {
         }
         List<PutBack> settled = said.stream().map(Settled::putBack).toList();
         settled.forEach(put -> proposeInstead(press, step, put));
-        return press.make(
-                new Press.StepOut(stepId, settled, parts, press.beside().checks()));
+        return press.make(new Press.StepOut(
+                stepId, settled, parts, press.beside().ends(), press.beside().checks()));
     }
 
     /** The part that a thing was replaced with, out of its drawer, in words. */

@@ -66,6 +66,8 @@ record BenchState(Job job, NotesStore.Version notes, List<FittedEntry> fitted, R
                 beside.checks(),
                 beside.outcome(),
                 beside.findings(),
+                beside.mains(),
+                job.onLoan(),
                 job.handedOverAt());
     }
 }

@@ -14,6 +14,7 @@ import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.MainsSide;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Sql;
@@ -141,13 +142,14 @@ public class BenchStore {
                         one.move().count(),
                         one.move().reason(),
                         one.move().basis().name(),
-                        one.undoes().orElse(null)))
+                        one.undoes().orElse(null),
+                        mains(things.thing(one.move().thing()), one.move())))
                 .toList();
         jdbc.sql("""
                         INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
-                                                  count, reason, basis, undoes, moment, at, by)
+                                                  count, reason, basis, undoes, mains, moment, at, by)
                         SELECT :job, :stepEntry, value ->> 0, value ->> 1, value ->> 2, value ->> 3,
-                               value ->> 4, value ->> 5, value ->> 6, value ->> 7, :moment, :at, :by
+                               value ->> 4, value ->> 5, value ->> 6, value ->> 7, value ->> 8, :moment, :at, :by
                         FROM json_each(:rows)
                         """)
                 .param("job", job)
@@ -157,6 +159,12 @@ public class BenchStore {
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();
+    }
+
+    /** What it is called, if something on the mains side was replaced by it; else null. */
+    private static String mains(Thing thing, Move move) {
+        boolean replaced = move.to() == Account.REPLACED && MainsSide.named(thing.label());
+        return replaced ? thing.label() + " replaced" : null;
     }
 
     private static String kind(Thing thing) {

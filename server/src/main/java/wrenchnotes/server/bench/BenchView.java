@@ -19,6 +19,7 @@ import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.job.Loan;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Overview;
@@ -69,6 +70,8 @@ public record BenchView(
      * @param likelyRework why it would be opened again now, by what just happened
      * @param hazards what came with the unit and can hurt, a caution each
      * @param notSeenTo what stops the start until a lead has said what was done about it
+     * @param loan the last one: the unit is out while it is not over
+     * @param unfinished what is left out for now, and what is temporary
      */
     public record StandView(
             boolean opened,
@@ -83,7 +86,9 @@ public record BenchView(
             Status status,
             PowerView power,
             List<String> hazards,
-            List<ArrivalMark> notSeenTo) {}
+            List<ArrivalMark> notSeenTo,
+            Optional<Loan> loan,
+            List<String> unfinished) {}
 
     /**
      * @param state as it was said last; off and unplugged while nobody has said anything and no run is under way
@@ -98,6 +103,7 @@ public record BenchView(
      * @param keepApart what must not be swapped once the next step is in, a sentence each
      * @param nextOut the next step out, if one is open
      * @param lastReach what is still off and can no longer be reached once the next step is out
+     * @param endsUnder what is temporary or broken and can no longer be reached then, a sentence each
      */
     public record WayView(
             List<StepView> steps,
@@ -105,7 +111,8 @@ public record BenchView(
             Optional<String> nextIn,
             List<String> keepApart,
             Optional<String> nextOut,
-            List<ThingView> lastReach) {}
+            List<ThingView> lastReach,
+            List<String> endsUnder) {}
 
     /**
      * @param route ids of the steps of the way that was chosen; none for all of the notes
@@ -166,7 +173,7 @@ public record BenchView(
                 state.job().benchVersion(),
                 stand(state, beside, facts, now),
                 state.run().underWay().map(BenchView::run),
-                way(state, beside.checks(), now),
+                way(state, beside, now),
                 Gate.of(state, beside, facts),
                 state.run().lastStep().isPresent(),
                 inside);
@@ -202,7 +209,9 @@ public record BenchView(
                 Status.of(facts, now),
                 power(run.power()),
                 ArrivalMark.cautions(beside.marks()),
-                beside.notSeenTo());
+                beside.notSeenTo(),
+                state.job().loan(),
+                run.unfinished(beside.ends()));
     }
 
     private static PowerView power(PowerLog power) {
@@ -224,12 +233,12 @@ public record BenchView(
                 run.pausedSince());
     }
 
-    private static WayView way(BenchState state, CheckRecord checks, Instant now) {
+    private static WayView way(BenchState state, Beside beside, Instant now) {
         Run run = state.run();
         Optional<Step> nextIn = run.nextIn();
         return new WayView(
                 run.notes().steps().stream()
-                        .map(step -> view(step, state, checks, now))
+                        .map(step -> view(step, state, beside.checks(), now))
                         .toList(),
                 run.stepsInAll(),
                 nextIn.map(Step::id),
@@ -239,7 +248,11 @@ public record BenchView(
                         .map(Unsettled::thing)
                         .distinct()
                         .map(thing -> ThingView.of(thing, run.ledger()))
-                        .toList());
+                        .toList(),
+                run.way()
+                        .nextOut()
+                        .map(step -> run.lastReachOfEnds(step, beside.ends()))
+                        .orElse(List.of()));
     }
 
     private static StepView view(Step step, BenchState state, CheckRecord checks, Instant now) {

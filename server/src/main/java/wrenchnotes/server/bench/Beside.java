@@ -6,6 +6,7 @@ import java.util.Set;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.outcome.OutcomeGiven;
@@ -16,6 +17,7 @@ import wrenchnotes.server.bench.EndsStore.Temporary;
  * What stands of a job beside its steps and its ledger.
  *
  * @param findings how many stand
+ * @param mains what was done on its mains side, and what was measured after
  * @param lookedAt components that were looked at in this job: said to be good, or found to be bad
  * @param usual components that are often at fault in its revision
  * @param marks what was seen of its state on arrival
@@ -27,6 +29,7 @@ record Beside(
         CheckRecord checks,
         Optional<OutcomeGiven> outcome,
         int findings,
+        MainsWork mains,
         List<Temporary> temporary,
         List<FragmentTally> fragments,
         List<Long> lookedAt,
@@ -40,7 +43,7 @@ record Beside(
     /** What no account of the ledger holds and yet is in the way of closing. */
     OpenEnds ends() {
         return new OpenEnds(
-                temporary.stream().map(Temporary::words).toList(),
-                fragments.stream().map(FragmentTally::tally).toList());
+                temporary.stream().map(Temporary::end).toList(),
+                fragments.stream().map(FragmentTally::end).toList());
     }
 }

@@ -5,16 +5,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Fragments;
+import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.OftenWrong;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
@@ -24,6 +28,8 @@ import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.bench.EndsStore.FragmentTally;
 import wrenchnotes.server.bench.EndsStore.Temporary;
 import wrenchnotes.server.ground.Stored;
+import wrenchnotes.server.job.EntryStore;
+import wrenchnotes.server.job.FactsStore;
 
 /**
  * Reads all that stands of one job beside its steps and its ledger in one statement, a JSON list a column: every press on the
@@ -44,13 +50,25 @@ class BesideStore {
                           ORDER BY moment, id)) AS checks,
                    (SELECT json_array(outcome, remark, moment, at)
                     FROM outcome_entry WHERE job_id = :job ORDER BY moment DESC, id DESC LIMIT 1) AS outcome,
-                   (SELECT COUNT(*) FROM finding WHERE job_id = :job AND struck_at IS NULL) AS findings,
-                   (SELECT json_group_array(json_array(id, words, at, by))
-                    FROM (SELECT temporary.id, words, at, person.name AS by
+                   (SELECT json_group_array(json_array(words, remedy, moment, at))
+                    FROM (SELECT component.name || ': ' || fault.wrong AS words, remedy, moment, at
+                          FROM finding
+                          JOIN component ON component.id = finding.component_id
+                          JOIN fault ON fault.id = finding.fault_id
+                          WHERE job_id = :job AND struck_at IS NULL)) AS findings,
+                   (SELECT json_group_array(json_array(mains, moment, at))
+                    FROM ledger_entry WHERE job_id = :job AND mains IS NOT NULL) AS replaced_mains,
+                   (SELECT json_group_array(json_array(said, moment, at, by))
+                    FROM (SELECT said, moment, at, person.name AS by
+                          FROM entry JOIN person ON person.id = entry.by
+                          WHERE job_id = :job AND kind = 'ELECTRICAL'
+                          ORDER BY entry.id)) AS electrical,
+                   (SELECT json_group_array(json_array(id, words, at, by, step, stays, stays_moment, stays_at))
+                    FROM (SELECT temporary.id, words, at, person.name AS by, step, stays, stays_moment, stays_at
                           FROM temporary JOIN person ON person.id = temporary.by
                           WHERE job_id = :job AND ended_at IS NULL
                           ORDER BY temporary.id)) AS temporary,
-                   (SELECT json_group_array(json_array(id, what, expected, found, explained))
+                   (SELECT json_group_array(json_array(id, what, expected, found, explained, step))
                     FROM (SELECT * FROM fragment WHERE job_id = :job ORDER BY id)) AS fragments,
                    (SELECT json_group_array(mark) FROM job_mark WHERE job_id = :job) AS marks,
                    (SELECT json_group_array(said ->> 'mark')
@@ -75,9 +93,11 @@ class BesideStore {
             """.formatted(OftenWrong.LAST_JOBS);
 
     private final JdbcClient jdbc;
+    private final FactsStore facts;
 
-    BesideStore(JdbcClient jdbc) {
+    BesideStore(JdbcClient jdbc, FactsStore facts) {
         this.jdbc = jdbc;
+        this.facts = facts;
     }
 
     /** @param revision whose usual faults are asked for */
@@ -90,7 +110,8 @@ class BesideStore {
                         one(row.getString("closing"), BesideStore::closing),
                         new CheckRecord(each(row.getString("checks"), BesideStore::check)),
                         one(row.getString("outcome"), BesideStore::outcome),
-                        row.getInt("findings"),
+                        Stored.tree(row.getString("findings")).size(),
+                        mains(row.getString("findings"), row.getString("replaced_mains"), row.getString("electrical")),
                         each(row.getString("temporary"), BesideStore::temporary),
                         each(row.getString("fragments"), BesideStore::fragments),
                         each(row.getString("looked_at"), JsonNode::asLong),
@@ -141,13 +162,35 @@ class BesideStore {
     }
 
     private static Temporary temporary(JsonNode row) {
-        return new Temporary(row.get(0).asLong(), text(row, 1), at(row, 2), text(row, 3));
+        return new Temporary(
+                row.get(0).asLong(),
+                text(row, 1),
+                at(row, 2),
+                text(row, 3),
+                words(row, 4),
+                words(row, 5).map(why -> new OpenEnds.Stays(why, moment(row, 6))));
     }
 
     private static FragmentTally fragments(JsonNode row) {
         return new FragmentTally(
                 row.get(0).asLong(),
-                new Fragments(text(row, 1), row.get(2).asInt(), row.get(3).asInt(), text(row, 4)));
+                new Fragments(text(row, 1), row.get(2).asInt(), row.get(3).asInt(), text(row, 4)),
+                words(row, 5));
+    }
+
+    private MainsWork mains(String findings, String replaced, String electrical) {
+        List<MainsWork.Done> done = Stream.concat(
+                        each(findings, row -> row).stream()
+                                .filter(row -> FactsStore.isMainsWork(text(row, 0), Remedy.valueOf(text(row, 1))))
+                                .map(row -> new MainsWork.Done(text(row, 0), moment(row, 2))),
+                        each(replaced, row -> new MainsWork.Done(text(row, 0), moment(row, 1))).stream())
+                .toList();
+        return new MainsWork(
+                facts.asksForElectrical(),
+                done,
+                each(
+                        electrical,
+                        row -> new MainsWork.Made(EntryStore.electrical(text(row, 0)), moment(row, 1), text(row, 3))));
     }
 
     private static Beside.Usual usual(JsonNode row) {

@@ -61,6 +61,18 @@ class EndsApi {
         return press.of(job, said, pen, by -> service.temporary(by, job, seen, said.words()));
     }
 
+    public record StaysSaid(@NotBlank @Size(max = 200) String why) {}
+
+    @PostMapping("/temporary/{temporary}/stays")
+    BenchView stays(
+            @PathVariable long job,
+            @PathVariable long temporary,
+            Seen seen,
+            @Valid @RequestBody StaysSaid said,
+            Pen pen) {
+        return press.of(job, said, pen, by -> service.stays(by, job, seen, temporary, said.why()));
+    }
+
     @PostMapping("/temporary/{temporary}/right")
     BenchView putRight(@PathVariable long job, @PathVariable long temporary, Seen seen, Pen pen) {
         return press.of(job, "right " + temporary, pen, by -> service.putRight(by, job, seen, temporary));

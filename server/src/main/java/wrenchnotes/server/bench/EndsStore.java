@@ -1,21 +1,38 @@
 package wrenchnotes.server.bench;
 
 import java.time.Instant;
-import java.util.List;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Fragments;
+import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Sql;
 
 /** What no account of the ledger holds: what is so for a test only, fragments, and what was looked at and is good. */
 @Component
-class EndsStore {
+public class EndsStore {
 
-    /** Something that is so for a test only, and not yet put right. */
-    public record Temporary(long id, String words, Instant at, String by) {}
+    /**
+     * Something that is so for a test only, and not yet put right.
+     *
+     * @param step the step that was open last then; empty if none was
+     * @param stays why it stays in until the next run; empty if nobody said so
+     */
+    public record Temporary(
+            long id, String words, Instant at, String by, Optional<String> step, Optional<OpenEnds.Stays> stays) {
 
-    public record FragmentTally(long id, Fragments tally) {}
+        OpenEnds.ForTheTest end() {
+            return new OpenEnds.ForTheTest(words, step, stays);
+        }
+    }
+
+    public record FragmentTally(long id, Fragments tally, Optional<String> step) {
+
+        OpenEnds.Piece end() {
+            return new OpenEnds.Piece(tally, step);
+        }
+    }
 
     private final JdbcClient jdbc;
 
@@ -23,25 +40,14 @@ class EndsStore {
         this.jdbc = jdbc;
     }
 
-    List<Temporary> temporary(long job) {
-        return jdbc.sql("""
-                        SELECT temporary.id, words, at, person.name AS by
-                        FROM temporary JOIN person ON person.id = temporary.by
-                        WHERE job_id = :job AND ended_at IS NULL
-                        ORDER BY temporary.id
-                        """)
-                .param("job", job)
-                .query((row, n) -> new Temporary(
-                        row.getLong("id"), row.getString("words"), Sql.instant(row, "at"), row.getString("by")))
-                .list();
-    }
-
-    long addTemporary(By by, long job, String words) {
-        return Sql.inserted(jdbc.sql("INSERT INTO temporary (job_id, words, at, by) VALUES (:job, :words, :at, :by)")
-                .param("job", job)
-                .param("words", words)
-                .param("at", by.at().toEpochMilli())
-                .param("by", by.person()));
+    long addTemporary(By by, long job, String words, Optional<String> step) {
+        return Sql.inserted(
+                jdbc.sql("INSERT INTO temporary (job_id, words, step, at, by) VALUES (:job, :words, :step, :at, :by)")
+                        .param("job", job)
+                        .param("words", words)
+                        .param("step", step.orElse(null))
+                        .param("at", by.at().toEpochMilli())
+                        .param("by", by.person()));
     }
 
     void putRight(By by, long id) {
@@ -52,29 +58,26 @@ class EndsStore {
                 .update();
     }
 
-    List<FragmentTally> fragments(long job) {
-        return jdbc.sql("SELECT id, what, expected, found, explained FROM fragment WHERE job_id = :job ORDER BY id")
-                .param("job", job)
-                .query((row, n) -> new FragmentTally(
-                        row.getLong("id"),
-                        new Fragments(
-                                row.getString("what"),
-                                row.getInt("expected"),
-                                row.getInt("found"),
-                                row.getString("explained"))))
-                .list();
+    void stays(By by, long id, String why) {
+        jdbc.sql("UPDATE temporary SET stays = :why, stays_moment = :moment, stays_at = :at WHERE id = :id")
+                .param("why", why)
+                .param("moment", by.moment().number())
+                .param("at", by.at().toEpochMilli())
+                .param("id", id)
+                .update();
     }
 
-    long addFragments(By by, long job, Fragments tally) {
+    long addFragments(By by, long job, Fragments tally, Optional<String> step) {
         return Sql.inserted(jdbc.sql("""
-                                INSERT INTO fragment (job_id, what, expected, found, explained, at, by)
-                                VALUES (:job, :what, :expected, :found, :explained, :at, :by)
+                                INSERT INTO fragment (job_id, what, expected, found, explained, step, at, by)
+                                VALUES (:job, :what, :expected, :found, :explained, :step, :at, :by)
                                 """)
                 .param("job", job)
                 .param("what", tally.what())
                 .param("expected", tally.expected())
                 .param("found", tally.found())
                 .param("explained", tally.explained())
+                .param("step", step.orElse(null))
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
     }

@@ -136,8 +136,7 @@ public class RunService {
     public BenchState leftOff(By by, long job, Seen seen, Instant since) {
         BenchPress press = benches.changeable(by, job, seen);
         return toldByItself(
-                press,
-                new Press.LeaveOff(since, press.now().job().brought().checkedInAt(), rights.may(by, Act.OVERRULE)));
+                press, new Press.LeaveOff(since, press.now().job().hereSince(), rights.may(by, Act.OVERRULE)));
     }
 
     /** The unit is switched. */

@@ -109,7 +109,8 @@ public class CheckInService {
     private CheckInStore.Unit knownUnit(long id, String serial, ModelStore.Revision revision) {
         CheckInStore.Unit unit = store.unit(id);
         if (unit.openJob().isPresent()) {
-            throw Refused.because(unit.tag() + " is in the shop already. Open its job instead.");
+            throw Refused.because(unit.tag()
+                    + " has an open job already. Open that instead; if it was on loan, say there that it came back.");
         }
         store.correctUnit(id, serial.isEmpty() ? unit.serial() : serial, revision.id());
         return unit;
@@ -185,7 +186,7 @@ public class CheckInService {
     /** @return the job as corrected */
     public Job correct(By who, long id, Seen seen, CorrectionSaid correction) {
         Job before = jobs.job(id);
-        By by = before.entered(who);
+        By by = before.told(who);
         seen.mustBe(before.version(), before.tag(), () -> before);
         mustBeFree(correction.slot(), id);
         mustBeKept(correction.arrival());

@@ -208,15 +208,18 @@ class DemoBench {
 
         void mendAndClose() {
             mend();
-            List<String> steps = way();
+            putBack(way());
+            turn.later(1);
+            runs.close(turn.by(turn.bencher), turn.job(), turn.seen(), Optional.empty());
+            turn.later(5);
+        }
+
+        void putBack(List<String> steps) {
             for (int n = steps.size() - 1; n >= 0; n--) {
                 turn.later(2);
                 safety.before(steps.get(n), way());
                 bench.stepOut(turn.by(turn.bencher), turn.job(), turn.seen(), steps.get(n), cut(steps.get(n)));
             }
-            turn.later(1);
-            runs.close(turn.by(turn.bencher), turn.job(), turn.seen(), Optional.empty());
-            turn.later(5);
         }
 
         /** Rivets that were cut stay out: the plate sits on the screws that are left. */

@@ -15,7 +15,6 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.checkin.Arrival;
-import wrenchnotes.core.checkin.GoesBack;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.Job;
@@ -28,7 +27,6 @@ import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.job.HoldService;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.money.WorthService;
-import wrenchnotes.server.outcome.OutcomeService;
 
 /** Plays each planned visit through the services, as the people of the shop would have done it. */
 @Component
@@ -39,7 +37,7 @@ public class DemoReplay {
     private final CheckInService counter;
     private final LotStore lots;
     private final WorthService worth;
-    private final OutcomeService outcomes;
+    private final DemoLeaving leaving;
     private final HoldService holds;
     private final JobStore jobs;
     private final DemoBench benches;
@@ -49,7 +47,7 @@ public class DemoReplay {
             CheckInService counter,
             LotStore lots,
             WorthService worth,
-            OutcomeService outcomes,
+            DemoLeaving leaving,
             HoldService holds,
             JobStore jobs,
             DemoBench benches,
@@ -57,7 +55,7 @@ public class DemoReplay {
         this.counter = counter;
         this.lots = lots;
         this.worth = worth;
-        this.outcomes = outcomes;
+        this.leaving = leaving;
         this.holds = holds;
         this.jobs = jobs;
         this.benches = benches;
@@ -129,6 +127,7 @@ public class DemoReplay {
                             turn.visit.seen().get(0).fault().component() + ", from the supplier",
                             Optional.empty());
                 }
+                case ON_LOAN -> leaving.lend(turn, work);
                 case SCREW_LOST -> {
                     work.mend();
                     work.loseOne();
@@ -210,6 +209,7 @@ public class DemoReplay {
         private void finish() {
             work.mendAndClose();
             work.checkAsPlanned(Stage.AFTER_CLOSING);
+            leaving.measured(turn);
             if (turn.visit.luck() % 19 == 7) {
                 end(Outcome.NOT_FIXED, "still does it now and then; the owner knows");
             } else if (turn.visit.luck() % 8 == 3) {
@@ -220,17 +220,11 @@ public class DemoReplay {
         }
 
         private void end(Outcome outcome, String remark) {
-            outcomes.give(turn.by(turn.bencher), turn.job(), outcome, remark);
+            leaving.end(turn, outcome, remark);
         }
 
         private void handOver() {
-            turn.later(24 * 60 + turn.visit.luck() * 30);
-            outcomes.handOver(
-                    turn.by("marit"),
-                    turn.job(),
-                    turn.told.arrival().belongings().stream()
-                            .map(name -> new GoesBack(name, true, ""))
-                            .toList());
+            leaving.handOver(turn);
         }
 
         private void hold(HoldKind kind, String why, Optional<Instant> until) {

@@ -54,7 +54,7 @@ public class EvidenceService {
 
     /** A symptom that was asked for or tried after check-in. */
     void symptom(By who, long job, Arrival.Symptom symptom) {
-        By by = jobs.job(job).entered(who);
+        By by = jobs.job(job).told(who);
         arrivals.say(job, symptom);
         finder.renew(job);
         journal.write(
@@ -111,7 +111,7 @@ public class EvidenceService {
     }
 
     void overrule(By who, long job, FaultName fault, Overruling word, String why) {
-        By by = jobs.job(job).entered(who);
+        By by = jobs.job(job).told(who);
         String reason =
                 word == Overruling.AS_COMPUTED ? Checked.optionalText("why", why, 200) : Checked.text("why", why, 200);
         evidence.overrule(by, job, fault, word, reason);
@@ -128,7 +128,7 @@ public class EvidenceService {
     public FindingStore.FindingRow after(By who, long id, boolean failed, List<Change.After> changes) {
         FindingStore.FindingRow before = findings.finding(id);
         Job job = jobs.job(before.jobId());
-        By by = job.entered(who);
+        By by = job.told(who);
         if (before.struckWhy().isPresent()) {
             throw new Invalid("finding", "This finding is struck: say it of the one that stands");
         }

@@ -61,7 +61,7 @@ public class FindingStore {
             String by,
             Optional<String> struckWhy) {
 
-        String words() {
+        public String words() {
             return fault.component + ", " + fault.wrong + ": "
                     + done.remedy.words()
                     + done.part

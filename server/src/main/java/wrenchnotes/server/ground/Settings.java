@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import wrenchnotes.core.check.ElectricalLimits;
 import wrenchnotes.core.shop.DecimalMark;
 import wrenchnotes.core.shop.OpeningHours;
 import wrenchnotes.core.shop.ShopSettings;
@@ -39,6 +40,7 @@ public record Settings(Path data, boolean demo, String currency, long hourMinor)
                 ZoneId.systemDefault().getId(),
                 new OpeningHours(week),
                 DecimalMark.POINT,
-                TERMS);
+                TERMS,
+                ElectricalLimits.USUAL);
     }
 }

@@ -42,7 +42,7 @@ class EntryApi {
     }
 
     /**
-     * @param kind REMARK, POWER, POWER_OFF, ACKNOWLEDGED, MADE_SAFE or TAKEN_BACK; others may come
+     * @param kind REMARK, POWER, POWER_OFF, ACKNOWLEDGED, MADE_SAFE, ELECTRICAL or TAKEN_BACK; others may come
      * @param photo hash of a picture taken with it
      * @param takesBack the entry that this one takes back
      * @param takenBack why it was taken back itself, if it was

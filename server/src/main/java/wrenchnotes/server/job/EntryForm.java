@@ -1,8 +1,11 @@
 package wrenchnotes.server.job;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
+import wrenchnotes.core.check.ElectricalCheck;
+import wrenchnotes.core.check.Protection;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.server.ground.Stored;
@@ -23,6 +26,16 @@ record EntryForm(String kind, int number, String said) {
 
     private record MadeSafe(int form, String mark, String words) {}
 
+    /** @param failed left out if nothing did */
+    private record Electrical(
+            int form,
+            String protection,
+            Double earthOhm,
+            double insulationMohm,
+            boolean leadSound,
+            String words,
+            List<String> failed) {}
+
     private record TakenBack(int form, String why) {}
 
     static EntryForm of(JobEntry entry) {
@@ -41,11 +54,29 @@ record EntryForm(String kind, int number, String said) {
         if (entry instanceof JobEntry.MadeSafe is) {
             return form("MADE_SAFE", new MadeSafe(1, is.mark().name(), is.words()));
         }
+        if (entry instanceof JobEntry.Electrical is) {
+            ElectricalCheck check = is.check();
+            return form(
+                    "ELECTRICAL",
+                    new Electrical(
+                            1,
+                            check.protection().name(),
+                            check.earthOhm().orElse(null),
+                            check.insulationMohm(),
+                            check.leadSound(),
+                            check.words(),
+                            check.failed()));
+        }
         return form("TAKEN_BACK", new TakenBack(1, ((JobEntry.TakenBack) entry).why()));
     }
 
     private static EntryForm form(String kind, Object record) {
         return new EntryForm(kind, 1, Stored.text(record));
+    }
+
+    /** Of an entry that is one. */
+    ElectricalCheck electrical() {
+        return ((JobEntry.Electrical) entry()).check();
     }
 
     JobEntry entry() {
@@ -69,6 +100,16 @@ record EntryForm(String kind, int number, String said) {
             case "MADE_SAFE 1" -> {
                 MadeSafe is = Stored.read(tree, MadeSafe.class);
                 yield new JobEntry.MadeSafe(ArrivalMark.valueOf(is.mark()), is.words());
+            }
+            case "ELECTRICAL 1" -> {
+                Electrical is = Stored.read(tree, Electrical.class);
+                yield new JobEntry.Electrical(new ElectricalCheck(
+                        Protection.valueOf(is.protection()),
+                        Optional.ofNullable(is.earthOhm()),
+                        is.insulationMohm(),
+                        is.leadSound(),
+                        is.words(),
+                        is.failed() == null ? List.of() : is.failed()));
             }
             case "TAKEN_BACK 1" ->
                 new JobEntry.TakenBack(Stored.read(tree, TakenBack.class).why());

@@ -48,7 +48,7 @@ public class EntryService {
     /** Strikes an entry: it stays, and says why. */
     EntryRow takeBack(By who, long id, String why) {
         EntryRow row = entries.entry(id);
-        By by = jobs.job(row.jobId()).entered(who);
+        By by = jobs.job(row.jobId()).told(who);
         rights.mustBeOwn(by, row.by());
         if (row.takenBack().isPresent()) {
             throw Refused.because("This was taken back already.");

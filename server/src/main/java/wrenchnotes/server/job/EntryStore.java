@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.check.ElectricalCheck;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Moment;
@@ -99,6 +101,20 @@ public class EntryStore {
 
     private static JobEntry read(ResultSet row, String kind, String form, String said) throws SQLException {
         return new EntryForm(row.getString(kind), row.getInt(form), row.getString(said)).entry();
+    }
+
+    /** What came in dangerous and was seen to. */
+    public List<ArrivalMark> seenTo(long job) {
+        return ofJob(job).stream()
+                .map(EntryRow::entry)
+                .filter(JobEntry.MadeSafe.class::isInstance)
+                .map(entry -> ((JobEntry.MadeSafe) entry).mark())
+                .toList();
+    }
+
+    /** An electrical check, of what is kept of its entry. */
+    public static ElectricalCheck electrical(String said) {
+        return new EntryForm("ELECTRICAL", 1, said).electrical();
     }
 
     long add(By by, long job, JobEntry entry, Optional<Long> takesBack) {

@@ -18,8 +18,10 @@ import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
+import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
@@ -28,9 +30,11 @@ import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.MainsSide;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.shop.TheShop;
 import wrenchnotes.server.teardown.form.NotesForm;
 
 /** Loads what the standing of jobs follows from: a handful of queries for one job or for all that are open. */
@@ -103,13 +107,32 @@ public class FactsStore {
             "SELECT job_id, outcome, remark, at, MAX(moment) AS moment FROM outcome_entry WHERE %s GROUP BY job_id"
                     .formatted(THESE);
 
-    public static final String FINDINGS =
-            "SELECT job_id, COUNT(*) AS n FROM finding WHERE %s AND struck_at IS NULL GROUP BY job_id".formatted(THESE);
+    /** What stands, in words. */
+    public static final String FINDINGS = """
+            SELECT job_id, component.name || ': ' || fault.wrong AS words, remedy, moment, at
+            FROM finding
+            JOIN component ON component.id = finding.component_id
+            JOIN fault ON fault.id = finding.fault_id
+            WHERE %s AND struck_at IS NULL
+            """.formatted(THESE);
+
+    /** What was replaced on the mains side, and what was measured after. */
+    public static final String REPLACED_MAINS =
+            "SELECT job_id, mains, moment, at FROM ledger_entry WHERE mains IS NOT NULL AND %s".formatted(THESE);
+
+    public static final String ELECTRICAL = """
+            SELECT job_id, said, moment, at, person.name AS by
+            FROM entry JOIN person ON person.id = entry.by
+            WHERE kind = 'ELECTRICAL' AND %s
+            ORDER BY entry.id
+            """.formatted(THESE);
 
     private final JdbcClient jdbc;
+    private final TheShop shop;
 
-    FactsStore(JdbcClient jdbc) {
+    FactsStore(JdbcClient jdbc, TheShop shop) {
         this.jdbc = jdbc;
+        this.shop = shop;
     }
 
     public JobFacts of(Job job) {
@@ -158,8 +181,32 @@ public class FactsStore {
                         row.getLong("job_id"),
                         new OutcomeGiven(
                                 Outcome.valueOf(row.getString("outcome")), row.getString("remark"), Sql.moment(row))));
-        each(FINDINGS, ids, row -> gathered.findings.put(row.getLong("job_id"), row.getInt("n")));
-        return jobs.stream().collect(Collectors.toMap(Job::id, gathered::facts));
+        each(FINDINGS, ids, row -> {
+            gathered.findings.merge(row.getLong("job_id"), 1, Integer::sum);
+            if (isMainsWork(row.getString("words"), Remedy.valueOf(row.getString("remedy")))) {
+                gathered.worked(row.getLong("job_id"), new MainsWork.Done(row.getString("words"), Sql.moment(row)));
+            }
+        });
+        each(
+                REPLACED_MAINS,
+                ids,
+                row -> gathered.worked(
+                        row.getLong("job_id"), new MainsWork.Done(row.getString("mains"), Sql.moment(row))));
+        each(ELECTRICAL, ids, row -> gathered.measured
+                .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
+                .add(new MainsWork.Made(
+                        EntryStore.electrical(row.getString("said")), Sql.moment(row), row.getString("by"))));
+        return jobs.stream().collect(Collectors.toMap(Job::id, job -> gathered.facts(job, asksForElectrical())));
+    }
+
+    /** Whether a finding is work on the mains side. */
+    public static boolean isMainsWork(String words, Remedy done) {
+        return done != Remedy.LEFT_AS_IT_IS && MainsSide.named(words);
+    }
+
+    /** Whether the shop has it measured after such work. */
+    public boolean asksForElectrical() {
+        return shop.now().electrical().asked();
     }
 
     private void each(String sql, String ids, RowCallbackHandler row) {
@@ -204,8 +251,14 @@ public class FactsStore {
         final Map<Long, List<Check>> checks = new HashMap<>();
         final Map<Long, OutcomeGiven> outcomes = new HashMap<>();
         final Map<Long, Integer> findings = new HashMap<>();
+        final Map<Long, List<MainsWork.Done>> worked = new HashMap<>();
+        final Map<Long, List<MainsWork.Made>> measured = new HashMap<>();
 
-        JobFacts facts(Job job) {
+        void worked(long job, MainsWork.Done done) {
+            worked.computeIfAbsent(job, none -> new ArrayList<>()).add(done);
+        }
+
+        JobFacts facts(Job job, boolean asked) {
             long id = job.id();
             return new JobFacts(
                     job.brought().checkedInAt(),
@@ -220,6 +273,8 @@ public class FactsStore {
                     new CheckRecord(checks.getOrDefault(id, List.of())),
                     Optional.ofNullable(outcomes.get(id)),
                     findings.getOrDefault(id, 0),
+                    new MainsWork(asked, worked.getOrDefault(id, List.of()), measured.getOrDefault(id, List.of())),
+                    job.onLoan(),
                     job.handedOverAt());
         }
     }

@@ -39,7 +39,7 @@ public class HoldService {
 
     public HoldStore.HoldRow set(
             By who, long job, HoldKind kind, String why, Hold.Covers covers, Optional<Instant> until) {
-        By by = jobs.job(job).entered(who);
+        By by = jobs.job(job).told(who);
         covers.component().ifPresent(models::component);
         Hold hold = new Hold(kind, why, covers, by.now(), until, Optional.empty());
         HoldStore.HoldRow set = holds.hold(holds.add(by, job, hold));

@@ -9,6 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.job.Loan;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.core.unit.Tag;
@@ -28,8 +29,9 @@ public class JobStore {
                    model.maker || ' ' || model.name AS model, model.kind,
                    job.revision_id, revision.name AS revision, ownership,
                    owner.id AS owner_id, owner.name AS owner, owner.contact,
-                   slot, complaint, condition_words, checked_in_at, person.name AS checked_in_by, due_at,
+                   slot, complaint, condition_words, checked_in_at, person.name AS checked_in_by, job.due_at,
                    handed_over_at, teardown_id, job.version, bench_version,
+                   loan.at AS lent_at, loan.not_for, loan.due_at AS loan_due, loan.back_at,
                    %s AS last_at
             FROM job
             JOIN unit ON unit.id = job.unit_id
@@ -37,6 +39,7 @@ public class JobStore {
             JOIN model ON model.id = revision.model_id
             JOIN person ON person.id = checked_in_by
             LEFT JOIN owner ON owner.id = job.owner_id
+            LEFT JOIN loan ON loan.id = (SELECT MAX(id) FROM loan WHERE loan.job_id = job.id)
             """;
 
     private final JdbcClient jdbc;
@@ -122,6 +125,50 @@ public class JobStore {
                 .update();
     }
 
+    private static Optional<Loan> loan(ResultSet row) throws SQLException {
+        Optional<Instant> from = Sql.when(row, "lent_at");
+        return from.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Loan(
+                        from.get(), row.getString("not_for"), Sql.when(row, "loan_due"), Sql.when(row, "back_at")));
+    }
+
+    /** Its place on the rack is kept for it. */
+    public long lend(By by, long job, Loan loan) {
+        countChange(job);
+        return Sql.inserted(jdbc.sql("""
+                                INSERT INTO loan (job_id, not_for, due_at, moment, at, by)
+                                VALUES (:job, :notFor, :due, :moment, :at, :by)
+                                """)
+                .param("job", job)
+                .param("notFor", loan.notFor())
+                .param("due", loan.due().map(Instant::toEpochMilli).orElse(null))
+                .param("moment", by.moment().number())
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person()));
+    }
+
+    public void cameBack(By by, long job) {
+        countChange(job);
+        jdbc.sql("""
+                        UPDATE loan
+                        SET back_moment = :moment, back_at = :at, back_by = :by
+                        WHERE job_id = :job AND back_at IS NULL
+                        """)
+                .param("moment", by.moment().number())
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .param("job", job)
+                .update();
+    }
+
+    /** Older sights of the sheet and of the bench are out of date. */
+    private void countChange(long job) {
+        jdbc.sql("UPDATE job SET version = version + 1, bench_version = bench_version + 1 WHERE id = :job")
+                .param("job", job)
+                .update();
+    }
+
     private static Job job(ResultSet row) throws SQLException {
         Optional<Long> owner = Sql.id(row, "owner_id");
         String name = row.getString("owner");
@@ -150,6 +197,7 @@ public class JobStore {
                 Sql.id(row, "teardown_id"),
                 row.getLong("version"),
                 row.getLong("bench_version"),
+                loan(row),
                 Sql.when(row, "last_at"));
     }
 }

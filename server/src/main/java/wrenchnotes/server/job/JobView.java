@@ -3,6 +3,7 @@ package wrenchnotes.server.job;
 import java.time.Instant;
 import java.util.Optional;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.job.Loan;
 
 /** A job as it is sent: all that a screen shows of it. */
 public record JobView(
@@ -11,6 +12,7 @@ public record JobView(
         Job.Brought brought,
         Optional<Instant> handedOverAt,
         Optional<Long> openedWith,
+        Optional<Loan> loan,
         long version,
         long benchVersion) {
 
@@ -21,6 +23,7 @@ public record JobView(
                 job.brought(),
                 job.handedOverAt(),
                 job.openedWith(),
+                job.loan(),
                 job.version(),
                 job.benchVersion());
     }

@@ -158,7 +158,7 @@ public class WorthService {
     }
 
     void decide(By who, Job job, Triage way, String why, DiagnosisService.Judged judged, Optional<Long> expected) {
-        By by = job.entered(who);
+        By by = job.told(who);
         if (job.ownership() != Ownership.RESALE) {
             throw Refused.because(job.tag() + " is a customer's: what becomes of it is for its owner to say.");
         }

@@ -1,5 +1,6 @@
 package wrenchnotes.server.paper;
 
+import java.util.List;
 import java.util.Locale;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -15,12 +16,14 @@ public class Papers {
     private static final Logger LOG = LoggerFactory.getLogger(Papers.class);
 
     private final Slips slips;
+    private final Leaving leaving;
     private final JobStore jobs;
     private final Printer printer;
     private final Snapshot snapshot;
 
-    Papers(Slips slips, JobStore jobs, Printer printer, Snapshot snapshot) {
+    Papers(Slips slips, Leaving leaving, JobStore jobs, Printer printer, Snapshot snapshot) {
         this.slips = slips;
+        this.leaving = leaving;
         this.jobs = jobs;
         this.printer = printer;
         this.snapshot = snapshot;
@@ -29,7 +32,8 @@ public class Papers {
     /** Which of them. */
     public enum Paper {
         SLIP,
-        TAG
+        TAG,
+        LEAVING
     }
 
     /**
@@ -44,7 +48,11 @@ public class Papers {
             Job row = jobs.job(job);
             return new Drawn(
                     row.tag() + "-" + job + "-" + paper.name().toLowerCase(Locale.ROOT),
-                    paper == Paper.SLIP ? slips.slip(row) : slips.tag(row));
+                    switch (paper) {
+                        case SLIP -> slips.slip(row);
+                        case TAG -> slips.tag(row);
+                        case LEAVING -> leaving.paper(row);
+                    });
         });
     }
 
@@ -55,13 +63,13 @@ public class Papers {
     }
 
     /**
-     * Prints all papers of a unit that was taken in.
+     * Prints slip and tag of a unit that was taken in.
      *
      * @return false if they did not come out: a printer that fails keeps nobody from taking units in
      */
     public boolean printAll(long job) {
         try {
-            for (Paper paper : Paper.values()) {
+            for (Paper paper : List.of(Paper.SLIP, Paper.TAG)) {
                 print(job, paper);
             }
             return true;

@@ -14,6 +14,7 @@ import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.job.Loan;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.core.schedule.Pickup;
 import wrenchnotes.core.unit.Kind;
@@ -125,10 +126,10 @@ public class RackApi {
                 pickup.reason(),
                 job.brought().slot(),
                 job.brought().dueAt(),
-                facts.holds().stream()
+                facts.lent().map(Loan::from).or(() -> facts.holds().stream()
                         .filter(hold -> hold.activeAt(now))
                         .map(Hold::from)
-                        .findFirst(),
+                        .findFirst()),
                 dangers);
     }
 }

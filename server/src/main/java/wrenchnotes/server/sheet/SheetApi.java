@@ -85,6 +85,9 @@ public class SheetApi {
      * @param notTested what goes out untested, and why
      * @param hazards what came with it and can hurt, a caution each
      * @param inTheWay what keeps the unit from being handed over
+     * @param inTheWayOfLending what keeps it from going out unfinished with its owner
+     * @param mains what was done on its mains side and asks for an electrical check, a sentence; empty if nothing does
+     * @param electrical the last electrical check, in words
      * @param partsMinor what the parts of the standing findings cost
      * @param story newest first
      * @param storyIsLonger whether older lines were left out
@@ -93,6 +96,9 @@ public class SheetApi {
             JobView job,
             Status status,
             List<String> inTheWay,
+            List<String> inTheWayOfLending,
+            Optional<String> mains,
+            Optional<String> electrical,
             List<String> notTested,
             Tally tally,
             boolean closed,
@@ -129,6 +135,9 @@ public class SheetApi {
                 JobView.of(job),
                 Status.of(known, now),
                 known.inTheWayOfHandover(now),
+                known.inTheWayOfLending(job.brought().owner().isPresent(), now),
+                known.mains().inTheWay(known.lastIn()),
+                known.mains().last().map(made -> made.check().sentence() + ", by " + made.by()),
                 known.sinceOpened().notTested().stream().map(Check::whyNot).toList(),
                 known.tally(),
                 known.closed(),

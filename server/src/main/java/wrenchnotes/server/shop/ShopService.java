@@ -48,6 +48,9 @@ class ShopService {
         if (!was.open().equals(is.open())) {
             lines.add("opening hours");
         }
+        if (!was.electrical().equals(is.electrical())) {
+            lines.add("electrical check");
+        }
         if (!was.terms().equals(is.terms())) {
             lines.add("terms");
         }

@@ -10,6 +10,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.check.ElectricalLimits;
 import wrenchnotes.core.shop.DecimalMark;
 import wrenchnotes.core.shop.OpeningHours;
 import wrenchnotes.core.shop.ShopSettings;
@@ -33,7 +34,11 @@ class ShopStore {
     record Versioned(ShopSettings said, long version) {}
 
     Versioned settings() {
-        return jdbc.sql("SELECT name, currency, hour_minor, zone, open, decimal, terms, version FROM shop")
+        return jdbc.sql("""
+                        SELECT name, currency, hour_minor, zone, open, decimal, terms, electrical_asked, earth_ohm,
+                               earthed_mohm, double_mohm, electrical_rule, version
+                        FROM shop
+                        """)
                 .query((row, n) -> new Versioned(
                         new ShopSettings(
                                 row.getString("name"),
@@ -42,7 +47,13 @@ class ShopStore {
                                 row.getString("zone"),
                                 hours(row.getString("open")),
                                 DecimalMark.valueOf(row.getString("decimal")),
-                                row.getString("terms")),
+                                row.getString("terms"),
+                                new ElectricalLimits(
+                                        row.getBoolean("electrical_asked"),
+                                        row.getDouble("earth_ohm"),
+                                        row.getDouble("earthed_mohm"),
+                                        row.getDouble("double_mohm"),
+                                        row.getString("electrical_rule"))),
                         row.getLong("version")))
                 .single();
     }
@@ -65,17 +76,20 @@ class ShopStore {
     }
 
     void addIfNone(ShopSettings first) {
-        write(
-                "INSERT INTO shop (id, name, currency, hour_minor, zone, open, decimal, terms) "
-                        + "VALUES (1, :name, :currency, :hour, :zone, :open, :decimal, :terms) ON CONFLICT DO NOTHING",
-                first);
+        write("""
+                INSERT INTO shop (id, name, currency, hour_minor, zone, open, decimal, terms, electrical_asked, earth_ohm,
+                                  earthed_mohm, double_mohm, electrical_rule)
+                VALUES (1, :name, :currency, :hour, :zone, :open, :decimal, :terms, :asked, :earth, :earthed, :double, :rule)
+                ON CONFLICT DO NOTHING
+                """, first);
     }
 
     void change(ShopSettings said) {
         write("""
                 UPDATE shop
                 SET name = :name, currency = :currency, hour_minor = :hour, zone = :zone, open = :open,
-                    decimal = :decimal, terms = :terms, version = version + 1
+                    decimal = :decimal, terms = :terms, electrical_asked = :asked, earth_ohm = :earth,
+                    earthed_mohm = :earthed, double_mohm = :double, electrical_rule = :rule, version = version + 1
                 """, said);
     }
 
@@ -88,6 +102,11 @@ class ShopStore {
                 .param("open", kept(said.open()))
                 .param("decimal", said.decimal().name())
                 .param("terms", said.terms())
+                .param("asked", said.electrical().asked() ? 1 : 0)
+                .param("earth", said.electrical().earthOhm())
+                .param("earthed", said.electrical().earthedMohm())
+                .param("double", said.electrical().doubleMohm())
+                .param("rule", said.electrical().rule())
                 .update();
     }
 

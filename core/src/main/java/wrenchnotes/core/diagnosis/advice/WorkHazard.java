@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.teardown.MainsSide;
 import wrenchnotes.core.unit.Spoken;
 
 /**
@@ -53,7 +54,7 @@ public enum WorkHazard implements Spoken {
     MAINS_SIDE(
             "Mains side: only if you are qualified where you are. Unplugged, discharged, measured before it is touched; one hand,"
                     + " insulated probes of that category for what has to be read live.",
-            "mains|\\binlet\\b|fuse|primary|\\bsupply\\b");
+            MainsSide.WORDS);
 
     private final String caution;
     private final Pattern named;

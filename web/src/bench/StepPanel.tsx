@@ -25,6 +25,7 @@ import type { Form, Props, Way } from './way';
 /** The left half of the bench: what comes next, large, and the keys for it. */
 export function StepPanel(props: Props) {
   const { bench, way, error } = props;
+  const out = isOut(bench);
   const open = bench.way.steps.filter((one) => one.open).length;
   const position = props.step
     ? way === 'IN'
@@ -46,9 +47,9 @@ export function StepPanel(props: Props) {
     >
       <Box display="flex" justifyContent="space-between" alignItems="center" gap="10px">
         <Tag text={bench.unit.tag} />
-        <PowerMark power={bench.stand.power} />
+        {!out && <PowerMark power={bench.stand.power} />}
         <Box fontFamily="mono" fontWeight={600} fontSize="15px" color="chalkDust" whiteSpace="nowrap">
-          {bench.run ? position : 'CLOSED'}
+          {out ? 'OUT' : bench.run ? position : 'CLOSED'}
         </Box>
       </Box>
       <Panel {...props} />
@@ -57,10 +58,14 @@ export function StepPanel(props: Props) {
   );
 }
 
+function isOut(bench: Props['bench']): boolean {
+  return bench.stand.loan !== undefined && bench.stand.loan.back === undefined;
+}
+
 function Panel(props: Props) {
   const { bench, way, press, busy } = props;
   const [again, setAgain] = useState(false);
-  if (bench.stand.loan && !bench.stand.loan.back) {
+  if (isOut(bench)) {
     return <OnLoan bench={bench} />;
   }
   if (!bench.run) {

@@ -129,7 +129,7 @@ function Unit({ row, x, width, open }: { row: Row; x: number; width: number; ope
           {row.tag.slice(3)}
         </Lettering>
       </g>
-      {row.forNow && (
+      {row.forNow && look !== LOOKS.lent && (
         <Lettering x={x + width / 2} y={top + 48} textAnchor="middle" size={13} fill={colours.amberInk}>
           for now
         </Lettering>
@@ -152,9 +152,10 @@ function Unit({ row, x, width, open }: { row: Row; x: number; width: number; ope
 function Legend({ y }: { y: number }) {
   const words: [Look, string, number][] = [
     ['next', 'can be worked on', 0],
-    ['waits', 'waits', 146],
-    ['open', 'open on a bench', 214],
-    ['ready', 'ready to go', 346],
+    ['waits', 'waits', 138],
+    ['open', 'open on a bench', 198],
+    ['ready', 'ready to go', 322],
+    ['lent', 'on loan', 416],
   ];
   return (
     <g transform={`translate(18 ${y})`}>
@@ -167,6 +168,7 @@ function Legend({ y }: { y: number }) {
             fill={LOOKS[look].fill}
             stroke={LOOKS[look].edge}
             strokeWidth={LOOKS[look].width}
+            strokeDasharray={look === 'lent' ? '3 2' : undefined}
           />
           <Lettering x={20} size={13} fill={colours.muted}>
             {word}

@@ -20,7 +20,7 @@ export function QuantityField({
       inputMode="decimal"
       value={typed}
       problem={typed.trim() !== '' && 'problem' in read ? read.problem : undefined}
-      hint={typed.trim() !== '' && 'read' in read ? `${short(read.read, 5)} ${unit}` : hint}
+      hint={typed.trim() !== '' && 'read' in read ? `${short(read.read, 5)} ${unit}` : (hint ?? unit)}
       onChange={(event) => {
         const now = readQuantity(event.target.value, unit);
         setTyped(event.target.value);

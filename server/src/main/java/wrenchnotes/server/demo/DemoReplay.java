@@ -98,7 +98,7 @@ public class DemoReplay {
                 case NOT_STARTED -> {}
                 case OWNER_IS_ASKED -> {
                     work.arrivalCheck();
-                    hold(HoldKind.OWNER, "The second belt costs more: go on?", Optional.empty());
+                    hold(HoldKind.OWNER, "It costs more than was said: go on?", Optional.empty());
                 }
                 case OPEN_ON_THE_WAY_IN -> {
                     work.open(work.way().subList(0, Math.max(1, work.way().size() - 1)));
@@ -134,7 +134,7 @@ public class DemoReplay {
                 }
                 case CHECK_FAILED -> {
                     work.mendAndClose();
-                    work.check(Stage.AFTER_CLOSING, Verdict.FAILED, "plays for ten minutes", 1, "stops after four");
+                    work.check(Stage.AFTER_CLOSING, Verdict.FAILED, "runs for ten minutes", 1, "stops after four");
                 }
                 case TO_CHECK -> work.mendAndClose();
                 case READY -> finish();

@@ -104,8 +104,9 @@ public final class Window implements AutoCloseable {
         Locator ready = page.getByRole(
                 AriaRole.BUTTON,
                 new Page.GetByRoleOptions()
-                        .setName(Pattern.compile(
-                                "Off to tray|Back in|In\\?|That is what went back|still off under it")));
+                        .setName(
+                                Pattern.compile(
+                                        "Off to tray|Back in|In\\?|That is what went back|still off under it|is not put right")));
         asks.or(ready).first().waitFor();
         while (asks.count() > 0) {
             page.waitForResponse(answer -> answer.url().contains("/bench/"), () -> asks.first()

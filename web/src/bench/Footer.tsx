@@ -57,8 +57,8 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       <Act look="bench" ml="auto" minH="44px" keyName="D" onClick={measure}>
         Measure
       </Act>
-      <Box textAlign="right">
-        <Box fontSize="14px" color="chalkDust">
+      <Box textAlign="right" maxW="430px" minW={0}>
+        <Box fontSize="14px" color="chalkDust" truncate title={bench.stand.status.words}>
           {bench.stand.status.words}
         </Box>
         <Link to={`/jobs/${bench.unit.jobId}`}>

@@ -45,6 +45,13 @@ export function GatePanel({
           ))}
         </Box>
       )}
+      {gate.sinceArrival.length > 0 && (
+        <Box fontSize="17px" role="group" aria-label="Against how it came">
+          {gate.sinceArrival.map((line) => (
+            <Box key={line}>{line}</Box>
+          ))}
+        </Box>
+      )}
       <EndsList bench={bench} press={press} busy={busy} />
       <Watch bench={bench} press={press} busy={busy} />
       {gate.bothWays.length > 0 && (

@@ -5,7 +5,6 @@ import { type Key, useKeys } from '../app/keys';
 import { Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
-import { type Before, beforeStep } from './before';
 import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
 import { countWords, inAccount, OWED } from './heaps';
@@ -98,22 +97,22 @@ function Panel(props: Props) {
 }
 
 /** The large key while something has to be said first: never the key that does the step. */
-function mainBefore(before: Before, press: Props['press'], busy: boolean): MainKey {
+function mainBefore(before: Schemas['SayFirst'], press: Props['press'], busy: boolean): MainKey {
   switch (before.what) {
-    case 'unplug':
+    case 'UNPLUG':
       return {
         key: 'Q',
         words: 'It is off and unplugged',
         act: () => press({ act: 'power', said: { power: 'UNPLUGGED', why: '' } }),
         off: busy,
       };
-    case 'wait':
+    case 'WAIT':
       return { key: 'Space', words: 'The wait is not over', act: () => undefined, off: true };
-    case 'heed':
+    case 'HEED':
       return {
         key: 'H',
-        words: before.hazard.waits ? 'Waited for, discharged: heeded' : 'Read: heeded',
-        act: () => press({ act: 'heed', step: before.hazard.step }),
+        words: before.hazard?.waits ? 'Waited for, discharged: heeded' : 'Read: heeded',
+        act: () => before.hazard && press({ act: 'heed', step: before.hazard.step }),
         off: busy,
       };
   }
@@ -134,7 +133,7 @@ function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
 
 function Running(props: Props) {
   const { bench, way, step, others, turn, choose, press, busy } = props;
-  const before = beforeStep(step);
+  const before = step?.sayFirst;
   // What was found broken or missing is asked for now, while its place is open.
   const owed =
     way === 'OUT' &&
@@ -210,9 +209,9 @@ function Running(props: Props) {
       {form && (
         <PanelForm form={form} bench={bench} way={way} step={step} press={press} busy={busy} leave={leave} />
       )}
-      {!form && before?.what === 'wait' && (
+      {!form && before?.what === 'WAIT' && before.hazard?.waits && (
         <WaitPanel
-          wait={before.wait}
+          wait={before.hazard.waits}
           said={bench.stand.power.sinceSaid}
           busy={busy}
           off={(since) => press({ act: 'leftOff', since })}

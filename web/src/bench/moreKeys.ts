@@ -76,7 +76,7 @@ export function moreKeys({
     },
     bench.stand.power.state === 'UNPLUGGED'
       ? { key: 'V', words: 'make it live', act: () => setForm('live'), off: false, small: true }
-      : !step?.wantsUnplugged && {
+      : step?.sayFirst?.what !== 'UNPLUG' && {
           key: 'Q',
           words: 'off, unplugged',
           act: () => press({ act: 'power', said: { power: 'UNPLUGGED', why: '' } }),

@@ -153,9 +153,9 @@ function Legend({ y }: { y: number }) {
   const words: [Look, string, number][] = [
     ['next', 'can be worked on', 0],
     ['waits', 'waits', 138],
-    ['open', 'open on a bench', 198],
-    ['ready', 'ready to go', 322],
-    ['lent', 'on loan', 416],
+    ['open', 'on a bench', 198],
+    ['ready', 'ready to go', 290],
+    ['lent', 'on loan', 388],
   ];
   return (
     <g transform={`translate(18 ${y})`}>

@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
@@ -11,7 +12,7 @@ type Said = Schemas['CheckSaid'];
 
 const VERDICTS: Said['verdict'][] = ['PASSED', 'FAILED', 'NOT_TESTED'];
 const STAGES: Said['stage'][] = ['ARRIVAL', 'OPEN', 'BEFORE_CLOSING', 'AFTER_CLOSING'];
-/** Why something is often not tested. */
+/** Why something is often not tested, while the shop has said no other reason. */
 const NOT_TESTED = ['nothing here to try it with', 'not safe to try', 'the owner does not use it'];
 
 /** A check: what was tried, how, how often, and how it ended. With `corrects` it strikes an earlier one. */
@@ -43,6 +44,12 @@ export function CheckForm({
     },
   );
   const [why, setWhy] = useState('');
+  const usual = useQuery({
+    queryKey: ['why not'],
+    queryFn: () => answer(api.GET('/api/checks/why-not')),
+    enabled: said.verdict === 'NOT_TESTED',
+  });
+  const reasons = [...new Set([...(usual.data ?? []), ...NOT_TESTED])].slice(0, 6);
   const body: Said = {
     stage: said.stage,
     verdict: said.verdict,
@@ -138,7 +145,7 @@ export function CheckForm({
       </Box>
       {said.verdict === 'NOT_TESTED' && (
         <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Why not">
-          {NOT_TESTED.map((one) => (
+          {reasons.map((one) => (
             <Chip key={one} on={said.remark === one} onClick={() => say({ ...said, remark: one })}>
               {one}
             </Chip>

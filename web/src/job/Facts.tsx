@@ -26,7 +26,9 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
   return (
     <>
       {sheet.job.handedOverAt === undefined && <DiagnosisPart job={sheet.job} here={change !== undefined} />}
-      {sheet.job.brought.ownership === 'RESALE' && <ToBeSold job={sheet.job} here={change !== undefined} />}
+      {sheet.job.brought.ownership === 'RESALE' && (
+        <ToBeSold job={sheet.job} notTested={sheet.notTested} here={change !== undefined} />
+      )}
       {sheet.holds.length > 0 && (
         <Part title="Waits">
           {sheet.holds.map((one) => (
@@ -47,6 +49,11 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
       </Part>
       <Part title="Checked">
         {sheet.checks.length === 0 && <Nothing>Nothing checked yet.</Nothing>}
+        {sheet.sinceArrival.map((line) => (
+          <Line key={line}>
+            <b>{line}</b>
+          </Line>
+        ))}
         {sheet.checks.map((row) => (
           <CheckLine key={row.id} row={row} change={change} />
         ))}

@@ -15,7 +15,11 @@ type Kind = Schemas['HoldRow']['kind'];
 /** Why the job cannot go on now, and until when. */
 export function HoldForm({ job, model, done }: { job: number; model: number; done: () => void }) {
   const components = useModel(model).data?.components ?? [];
-  const [component, setComponent] = useState<number>();
+  const bench = useQuery({
+    queryKey: ['bench', job],
+    queryFn: () => answer(api.GET('/api/jobs/{job}/bench', { params: { path: { job } } })),
+  });
+  const [held, setHeld] = useState('');
   const [kind, setKind] = useState<Kind>('PART');
   const [why, setWhy] = useState('');
   const [until, setUntil] = useState('');
@@ -29,7 +33,13 @@ export function HoldForm({ job, model, done }: { job: number; model: number; don
       answer(
         api.POST('/api/jobs/{job}/holds', {
           params: { path: { job } },
-          body: { kind, why, until: until ? momentOf(until) : undefined, component },
+          body: {
+            kind,
+            why,
+            until: until ? momentOf(until) : undefined,
+            component: held.startsWith('component ') ? Number(held.slice(10)) : undefined,
+            step: held.startsWith('step ') ? held.slice(5) : undefined,
+          },
         }),
       ),
     done,
@@ -53,16 +63,16 @@ export function HoldForm({ job, model, done }: { job: number; model: number; don
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 150px 210px" gap="8px">
         <Text label="What it waits for" value={why} onChange={(event) => setWhy(event.target.value)} />
-        <Pick
-          label="What is held"
-          compact
-          value={component ?? ''}
-          onChange={(event) => setComponent(Number(event.target.value) || undefined)}
-        >
+        <Pick label="What is held" compact value={held} onChange={(event) => setHeld(event.target.value)}>
           <option value="">the whole job</option>
           {components.map((one) => (
-            <option key={one.id} value={one.id}>
+            <option key={one.id} value={`component ${one.id}`}>
               {one.name}
+            </option>
+          ))}
+          {bench.data?.way.steps.map((one) => (
+            <option key={one.id} value={`step ${one.id}`}>
+              {one.title}, and all inside it
             </option>
           ))}
         </Pick>
@@ -84,7 +94,7 @@ export function HoldForm({ job, model, done }: { job: number; model: number; don
       )}
       <Box display="flex" gap="8px">
         <Act look="main" type="submit" disabled={write.isPending}>
-          Let it wait
+          It waits
         </Act>
         <Act onClick={done}>Leave it</Act>
       </Box>

@@ -12,7 +12,16 @@ import { Decide } from './Decide';
 import { WorthBars } from './WorthBars';
 
 /** Of a unit to be sold: what each way leaves, what was decided, and what it fetched in the end. */
-export function ToBeSold({ job, here }: { job: Schemas['JobView']; here: boolean }) {
+export function ToBeSold({
+  job,
+  notTested,
+  here,
+}: {
+  job: Schemas['JobView'];
+  /** what whoever buys it has to be told */
+  notTested: string[];
+  here: boolean;
+}) {
   const currency = useCurrency();
   const [expected, setExpected] = useState('');
   const [fetched, setFetched] = useState('');
@@ -59,6 +68,9 @@ export function ToBeSold({ job, here }: { job: Schemas['JobView']; here: boolean
                 It is sold
               </Act>
             </Box>
+            {notTested.length > 0 && !now.sale && (
+              <Box color="amberInk">Tell whoever buys it. Not tested: {notTested.join('; ')}.</Box>
+            )}
             <Trouble error={sell.error} />
           </>
         )}

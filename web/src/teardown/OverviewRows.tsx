@@ -130,6 +130,12 @@ export function CheckRows({
           >
             {check.terms.powered ? 'under power' : 'by hand'}
           </Chip>
+          <Chip
+            on={check.terms.coversOn}
+            onClick={() => change({ terms: { ...check.terms, coversOn: !check.terms.coversOn } })}
+          >
+            {check.terms.coversOn ? 'covers on' : 'covers on or off'}
+          </Chip>
           <Pick
             label="Before this goes back"
             compact

@@ -31,6 +31,9 @@ ALTER TABLE ledger_entry ADD COLUMN mains TEXT;
 CREATE INDEX ledger_of_mains ON ledger_entry (job_id) WHERE mains IS NOT NULL;
 CREATE INDEX entry_electrical ON entry (job_id, id) WHERE kind = 'ELECTRICAL';
 
+-- Which reasons are usual is learned of the last ones.
+CREATE INDEX check_not_tested ON check_entry (id) WHERE verdict = 'NOT_TESTED';
+
 -- What the shop asks for after work on the mains side.
 ALTER TABLE shop ADD COLUMN electrical_asked INTEGER NOT NULL DEFAULT 1 CHECK (electrical_asked IN (0, 1));
 ALTER TABLE shop ADD COLUMN earth_ohm REAL NOT NULL DEFAULT 0.3;

@@ -145,9 +145,9 @@ public final class Run {
         return hazards.over(step, now);
     }
 
-    /** Whether the next step has to wait for somebody to say that the unit is off and unplugged. */
-    public boolean wantsUnplugged(Step step) {
-        return underWay().isPresent() && !step.danger().live() && !power.is(Power.UNPLUGGED);
+    /** What has to be said before a step on the run that is under way; empty when it can be done. */
+    public Optional<SayFirst> sayFirst(Step step, Instant now) {
+        return underWay().flatMap(run -> hazards.first(step, now));
     }
 
     /** When a step was last done on the way in; what was taken back never happened. Empty if the unit was never opened. */

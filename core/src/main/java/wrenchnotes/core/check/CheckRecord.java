@@ -63,6 +63,37 @@ public record CheckRecord(List<Check> checks) {
         return !closed.isEmpty() && closed.stream().allMatch(check -> check.verdict() == Verdict.NOT_TESTED);
     }
 
+    /**
+     * What went and what stayed, read off by comparing the same check later with what was tried as it came, a sentence each; what was good and
+     * still is needs none.
+     */
+    public List<String> sinceArrival() {
+        List<String> lines = new ArrayList<>();
+        List<Check> came = checks.stream()
+                .filter(check -> check.stage() == Stage.ARRIVAL && check.verdict() != Verdict.NOT_TESTED)
+                .toList();
+        for (Check before : came) {
+            if (came.stream().anyMatch(later -> later.at().isAfter(before.at()) && later.sameAs(before))) {
+                continue;
+            }
+            checks.stream()
+                    .filter(check -> check.stage() != Stage.ARRIVAL
+                            && check.verdict() != Verdict.NOT_TESTED
+                            && check.sameAs(before))
+                    .reduce((earlier, later) -> later)
+                    .flatMap(now -> change(before.verdict(), now.verdict()))
+                    .ifPresent(change -> lines.add(before.words() + ": " + change));
+        }
+        return lines;
+    }
+
+    private static Optional<String> change(Verdict came, Verdict now) {
+        if (came == now) {
+            return came == Verdict.FAILED ? Optional.of("failed as it came, and still does") : Optional.empty();
+        }
+        return Optional.of(now == Verdict.PASSED ? "failed as it came, passes now" : "passed as it came, FAILS NOW");
+    }
+
     /** Failures that somebody took as a remark, and that did not pass since. */
     public List<Check> remarks() {
         return checks.stream()

@@ -190,6 +190,7 @@ class PowerTest {
                     };
             now = now.plus(Duration.ofHours(random.nextInt(3) == 0 ? random.nextInt(30) : 0));
             WayIn before = run.way();
+            Optional<SayFirst> first = run.sayFirst(step, now.plusSeconds(60));
             try {
                 press(press);
             } catch (Refused | Invalid refused) {
@@ -205,6 +206,9 @@ class PowerTest {
                 heeded.put(one.step(), now);
             } else if (press instanceof Press.StepIn || press instanceof Press.StepOut) {
                 done++;
+                assertThat(first)
+                        .as("what the screen asks for is what the rule asks for")
+                        .isEmpty();
                 if (step.danger().live()) {
                     assertThat(heeded).containsKey(step.id());
                     continue;

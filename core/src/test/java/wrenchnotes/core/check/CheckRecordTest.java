@@ -53,6 +53,34 @@ class CheckRecordTest {
         return check(moment, what, load, verdict, Optional.empty());
     }
 
+    private static Check came(long moment, String what, Verdict verdict) {
+        int times = verdict == Verdict.NOT_TESTED ? 0 : 1;
+        return new Check(Stage.ARRIVAL, verdict, what, true, "", times, "", new Moment(moment, Instant.EPOCH));
+    }
+
+    @Test
+    void whatWentAndWhatStayedIsReadOffTheSameCheckLater() {
+        CheckRecord record = new CheckRecord(List.of(
+                came(1, "plays", Verdict.FAILED),
+                came(1, "ejects", Verdict.FAILED),
+                came(1, "lamp lights", Verdict.PASSED),
+                came(1, "records", Verdict.PASSED),
+                came(1, "rewinds", Verdict.FAILED),
+                came(1, "keys answer", Verdict.NOT_TESTED),
+                check(2, "Plays", "", Verdict.FAILED),
+                check(3, "plays", "", Verdict.PASSED),
+                check(3, "ejects", "", Verdict.FAILED),
+                check(3, "lamp lights", "", Verdict.FAILED),
+                check(3, "records", "", Verdict.PASSED),
+                check(3, "rewinds", "with a long tape", Verdict.PASSED),
+                check(3, "keys answer", "", Verdict.PASSED)));
+        assertThat(record.sinceArrival())
+                .containsExactly(
+                        "plays: failed as it came, passes now",
+                        "ejects: failed as it came, and still does",
+                        "lamp lights: passed as it came, FAILS NOW");
+    }
+
     /** Measured: "disc is read" failed, "lamp lights" passed, and the unit went out as fixed. */
     @Test
     void aFailureStandsUntilTheSameCheckWithTheSameLoadPasses() {

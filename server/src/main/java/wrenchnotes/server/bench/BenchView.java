@@ -12,6 +12,7 @@ import wrenchnotes.core.bench.PowerLog;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunRecord;
+import wrenchnotes.core.bench.SayFirst;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.bench.Unsettled;
 import wrenchnotes.core.check.CheckRecord;
@@ -131,7 +132,7 @@ public record BenchView(
      * @param open whether it is in and not out again
      * @param skipped whether it was passed over on this run
      * @param live whether it is work under power
-     * @param wantsUnplugged whether somebody has to say "off, unplugged" before it
+     * @param sayFirst what has to be said before it; empty when it can be done
      * @param over the cautions that it stands under, its own among them
      * @param tryFirst what the plan wants tried before it goes back, and was not
      * @param mind what can hurt in work with such tools and things
@@ -159,7 +160,7 @@ public record BenchView(
             boolean skipped,
             boolean live,
             boolean leadOnly,
-            boolean wantsUnplugged,
+            Optional<SayFirst> sayFirst,
             List<Hazard> over,
             List<String> mind,
             List<String> tryFirst,
@@ -277,7 +278,7 @@ public record BenchView(
                 state.run().way().skipped().contains(step.id()),
                 step.danger().live(),
                 step.danger().leadOnly(),
-                state.run().wantsUnplugged(step),
+                state.run().sayFirst(step, now),
                 state.run().over(step, now),
                 WorkHazard.of(Optional.empty(), step.tool(), step.title(), step.how()).stream()
                         .map(WorkHazard::caution)

@@ -17,6 +17,7 @@ import wrenchnotes.core.job.JobFacts;
  * @param planned the checks of the plan before closing, or after it once the unit is closed
  * @param watch what is often wrong with this revision
  * @param notTested what goes on untested, and why
+ * @param sinceArrival what went and what stayed of what was tried as it came
  * @param bothWays where the way out does not agree with the way in, or was not counted
  */
 public record Gate(
@@ -27,7 +28,8 @@ public record Gate(
         List<EndsStore.Temporary> temporary,
         List<EndsStore.FragmentTally> fragments,
         List<String> bothWays,
-        List<String> notTested) {
+        List<String> notTested,
+        List<String> sinceArrival) {
 
     /**
      * Something that is often wrong with this revision.
@@ -48,7 +50,8 @@ public record Gate(
                 state.run().bothWays().stream()
                         .map(BothWays.CountLine::sentence)
                         .toList(),
-                checks.notTested().stream().map(Check::whyNot).toList());
+                checks.notTested().stream().map(Check::whyNot).toList(),
+                beside.checks().sinceArrival());
     }
 
     private static List<CheckPlan.DueCheck> planned(BenchState state, boolean closed, CheckRecord checks) {

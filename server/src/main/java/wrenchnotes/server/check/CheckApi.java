@@ -4,8 +4,10 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -18,6 +20,7 @@ import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
 
 /** Checks of a job. */
 @RestController
@@ -26,10 +29,12 @@ public class CheckApi {
 
     private final CheckService service;
     private final CheckStore checks;
+    private final Snapshot snapshot;
 
-    CheckApi(CheckService service, CheckStore checks) {
+    CheckApi(CheckService service, CheckStore checks, Snapshot snapshot) {
         this.service = service;
         this.checks = checks;
+        this.snapshot = snapshot;
     }
 
     /**
@@ -67,6 +72,12 @@ public class CheckApi {
 
     /** @param instead what should have been written; empty to strike the check */
     public record CheckCorrection(@NotBlank @Size(max = 300) String why, Optional<@Valid CheckSaid> instead) {}
+
+    /** Why things are usually not tested here, most often first. */
+    @GetMapping("/api/checks/why-not")
+    List<String> whyNot() {
+        return snapshot.read(checks::whyNot);
+    }
 
     @PostMapping("/api/jobs/{job}/checks")
     @ResponseStatus(HttpStatus.CREATED)

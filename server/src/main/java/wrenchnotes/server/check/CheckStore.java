@@ -36,6 +36,19 @@ public class CheckStore {
                 .list();
     }
 
+    /** Why something was not tested, of the last four hundred times, most often first. */
+    List<String> whyNot() {
+        return jdbc.sql("""
+                        SELECT remark
+                        FROM (SELECT remark FROM check_entry
+                              WHERE verdict = 'NOT_TESTED' AND remark <> '' AND struck_at IS NULL
+                              ORDER BY id DESC LIMIT 400)
+                        GROUP BY lower(remark)
+                        ORDER BY COUNT(*) DESC, remark
+                        LIMIT 4
+                        """).query(String.class).list();
+    }
+
     CheckRow check(long id) {
         return jdbc.sql(CHECK + "WHERE check_entry.id = :id")
                 .param("id", id)

@@ -55,6 +55,7 @@ class Leaving {
                             .filter(FindingStore.FindingRow::stands)
                             .map(FindingStore.FindingRow::words)
                             .toList());
+            each(document, "Tried again", known.checks().sinceArrival());
             known.outcome()
                     .ifPresent(given -> line(
                             document,

@@ -83,6 +83,7 @@ public class SheetApi {
 
     /**
      * @param notTested what goes out untested, and why
+     * @param sinceArrival what went and what stayed of what was tried as it came
      * @param hazards what came with it and can hurt, a caution each
      * @param inTheWay what keeps the unit from being handed over
      * @param inTheWayOfLending what keeps it from going out unfinished with its owner
@@ -100,6 +101,7 @@ public class SheetApi {
             Optional<String> mains,
             Optional<String> electrical,
             List<String> notTested,
+            List<String> sinceArrival,
             Tally tally,
             boolean closed,
             boolean forNow,
@@ -139,6 +141,7 @@ public class SheetApi {
                 known.mains().inTheWay(known.lastIn()),
                 known.mains().last().map(made -> made.check().sentence() + ", by " + made.by()),
                 known.sinceOpened().notTested().stream().map(Check::whyNot).toList(),
+                known.checks().sinceArrival(),
                 known.tally(),
                 known.closed(),
                 known.standsForNow().isPresent(),

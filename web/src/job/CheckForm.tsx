@@ -6,7 +6,7 @@ import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
-import { Trouble } from '../parts/States';
+import { Caution, Trouble } from '../parts/States';
 
 type Said = Schemas['CheckSaid'];
 
@@ -43,6 +43,7 @@ export function CheckForm({
       remark: '',
     },
   );
+  const terms = planned.find((one) => one.planned.id === said.planned)?.planned.terms;
   const [why, setWhy] = useState('');
   const usual = useQuery({
     queryKey: ['why not'],
@@ -114,6 +115,9 @@ export function CheckForm({
             </Chip>
           ))}
         </Box>
+      )}
+      {terms && (terms.caution || terms.leadOnly) && (
+        <Caution>{[terms.caution, terms.leadOnly && 'For a lead alone.'].filter(Boolean).join(' ')}</Caution>
       )}
       <Text
         label="What was tried"

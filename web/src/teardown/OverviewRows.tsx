@@ -85,7 +85,14 @@ export function CheckRows({
         what: '',
         load: '',
         times: 1,
-        terms: { powered: true, coversOn: false, conditions: '', beforeStep: '' },
+        terms: {
+          powered: true,
+          coversOn: false,
+          conditions: '',
+          beforeStep: '',
+          caution: '',
+          leadOnly: false,
+        },
       }}
       columns="140px 1fr 190px"
     >
@@ -155,6 +162,19 @@ export function CheckRows({
             placeholder="dim light, warmed up"
             value={check.terms.conditions}
             onChange={(event) => change({ terms: { ...check.terms, conditions: event.target.value } })}
+          />
+          <Chip
+            on={check.terms.leadOnly}
+            onClick={() => change({ terms: { ...check.terms, leadOnly: !check.terms.leadOnly } })}
+          >
+            {check.terms.leadOnly ? 'a lead alone' : 'by anybody'}
+          </Chip>
+          <Text
+            label="Mind while it is made"
+            compact
+            placeholder="live pins under the shield"
+            value={check.terms.caution}
+            onChange={(event) => change({ terms: { ...check.terms, caution: event.target.value } })}
           />
         </>
       )}

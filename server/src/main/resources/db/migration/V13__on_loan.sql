@@ -31,6 +31,19 @@ ALTER TABLE ledger_entry ADD COLUMN mains TEXT;
 CREATE INDEX ledger_of_mains ON ledger_entry (job_id) WHERE mains IS NOT NULL;
 CREATE INDEX entry_electrical ON entry (job_id, id) WHERE kind = 'ELECTRICAL';
 
+-- On a run, something that was back already was opened again; why is read off what just happened.
+CREATE TABLE opened_again (
+    id     INTEGER PRIMARY KEY,
+    job_id INTEGER NOT NULL REFERENCES job (id),
+    run_id INTEGER NOT NULL REFERENCES run (id),
+    step   TEXT    NOT NULL,
+    reason TEXT    NOT NULL,
+    at     INTEGER NOT NULL,
+    by     INTEGER NOT NULL REFERENCES person (id)
+) STRICT;
+CREATE INDEX opened_again_of_job ON opened_again (job_id);
+CREATE INDEX opened_again_of_run ON opened_again (run_id);
+
 -- Which reasons are usual is learned of the last ones.
 CREATE INDEX check_not_tested ON check_entry (id) WHERE verdict = 'NOT_TESTED';
 

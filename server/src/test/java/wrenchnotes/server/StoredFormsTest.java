@@ -122,7 +122,12 @@ class StoredFormsTest {
                 "",
                 null,
                 List.of(new Overview.PlannedCheck(
-                        "eye", Stage.OPEN, "eye sees", "", 1, new Overview.Terms(false, true, "dim light", "lid"))),
+                        "eye",
+                        Stage.OPEN,
+                        "eye sees",
+                        "",
+                        1,
+                        new Overview.Terms(false, true, "dim light", "lid", "live pins", true))),
                 null,
                 null);
         assertThat(NotesForm.overview(NotesForm.overview(plan))).isEqualTo(plan);

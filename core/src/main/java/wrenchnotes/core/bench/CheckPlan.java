@@ -77,7 +77,7 @@ public final class CheckPlan {
     }
 
     /** Whether a check is this one of the plan, with whatever load. */
-    static boolean is(Check check, PlannedCheck planned) {
+    public static boolean is(Check check, PlannedCheck planned) {
         return check.planned().filter(planned.id()::equals).isPresent()
                 || check.what().equalsIgnoreCase(planned.what());
     }

@@ -18,6 +18,8 @@ public sealed interface Entered {
 
         R skipped(Skipped skipped);
 
+        R openedAgain(OpenedAgain again);
+
         R heeded(Heeded heeded);
 
         R powered(Powered powered);
@@ -68,6 +70,14 @@ public sealed interface Entered {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.skipped(this);
+        }
+    }
+
+    /** Something that was back already on this run is opened again. */
+    record OpenedAgain(String step, Rework reason) implements Entered {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.openedAgain(this);
         }
     }
 

@@ -73,15 +73,16 @@ public sealed interface Press {
      * @param found otherwise than the notes say
      * @param basis how the counts are known that are not said one by one
      * @param lead whether a lead does it
+     * @param checks all that stand
      */
-    record StepIn(String step, List<TakenOff> found, Basis basis, boolean lead) implements Press {
+    record StepIn(String step, List<TakenOff> found, Basis basis, boolean lead, CheckRecord checks) implements Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.stepIn(this);
         }
 
         public static StepIn asTheNotesSay(String step) {
-            return new StepIn(step, List.of(), Basis.COUNTED, false);
+            return new StepIn(step, List.of(), Basis.COUNTED, false, new CheckRecord(List.of()));
         }
 
         @Override

@@ -90,7 +90,10 @@ final class Pressing implements Press.Reader<String> {
             throw Refused.because("\"" + step.title() + "\" is for a lead alone: ask one to do it.");
         }
         mustBeSafe(step);
-        return made(new Moving(before, by).in(said));
+        Optional<Rework> again = before.againIfOpened(said.checks());
+        String words = made(new Moving(before, by).in(said));
+        again.ifPresent(reason -> is(new Entered.OpenedAgain(step.id(), reason)));
+        return words + again.map(reason -> ". Opened again: " + reason.words()).orElse("");
     }
 
     @Override

@@ -2,7 +2,7 @@ package wrenchnotes.core.bench;
 
 import wrenchnotes.core.unit.Spoken;
 
-/** Why a unit that was closed for good is opened again in the same stay. */
+/** Why a unit that was closed for good, or something in it that was back already, is opened again in the same stay. */
 public enum Rework implements Spoken {
     FORGOTTEN_PLUG,
     MISSED_CHECK,
@@ -17,11 +17,11 @@ public enum Rework implements Spoken {
         return this != TRIAL_FIT;
     }
 
-    /** As said on the floor: "a forgotten plug". */
+    /** As said on the floor: "something was forgotten". */
     @Override
     public String words() {
         return switch (this) {
-            case FORGOTTEN_PLUG -> "a plug was forgotten";
+            case FORGOTTEN_PLUG -> "something was forgotten";
             case MISSED_CHECK -> "a check was missed";
             case WRONG_PART -> "the wrong part was put in";
             case SECOND_FAULT -> "there is a second fault";

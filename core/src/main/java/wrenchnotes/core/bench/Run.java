@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wrenchnotes.core.check.CheckRecord;
+import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
@@ -106,18 +107,25 @@ public final class Run {
         return route().isEmpty() ? notes.depth() : route().size();
     }
 
-    /** Runs that opened a unit which had been closed for good. */
-    public List<RunRecord> reworks() {
+    /** Why it was opened again, for each time: after it was closed for good, or on a run after something was back already. */
+    public List<String> reworks() {
         return log.runs().stream()
-                .filter(run -> run.why().rework().filter(Rework::counts).isPresent())
+                .flatMap(run -> Stream.concat(
+                        run
+                                .why()
+                                .rework()
+                                .filter(Rework::counts)
+                                .map(reason -> run.why().sentence())
+                                .stream(),
+                        run.again().stream().filter(Rework::counts).map(Rework::words)))
                 .toList();
     }
 
-    /** How often it was closed for a trial fit and opened again. */
+    /** How often it was put together for a trial fit and opened again. */
     public int trialFits() {
         return (int) log.runs().stream()
-                .filter(run ->
-                        run.why().rework().filter(Rework.TRIAL_FIT::equals).isPresent())
+                .flatMap(run -> Stream.concat(run.why().rework().stream(), run.again().stream()))
+                .filter(Rework.TRIAL_FIT::equals)
                 .count();
     }
 
@@ -125,6 +133,26 @@ public final class Run {
     public Optional<Rework> likelyRework(CheckRecord checks) {
         return Optional.of(Rework.FAILED_CHECK)
                 .filter(failed -> !checks.standingFailures().isEmpty());
+    }
+
+    /**
+     * Why what is back already on this run would be opened again now, by what just happened; empty if the way has not turned.
+     *
+     * @param checks all that stand
+     */
+    Optional<Rework> againIfOpened(CheckRecord checks) {
+        return lastStep().filter(last -> last.direction() == Direction.OUT).map(last -> {
+            if (checks.checks().stream()
+                    .anyMatch(check ->
+                            check.verdict() == Verdict.FAILED && check.at().isAfter(last.moment()))) {
+                return Rework.FAILED_CHECK;
+            }
+            boolean forgotten = notes.steps().stream()
+                    .filter(step -> !way.isOpen(step.id()))
+                    .flatMap(step -> step.things().stream())
+                    .anyMatch(thing -> ledger.count(thing.id(), Account.TRAY) > 0);
+            return forgotten ? Rework.FORGOTTEN_PLUG : Rework.TRIAL_FIT;
+        });
     }
 
     public Optional<Step> nextIn() {

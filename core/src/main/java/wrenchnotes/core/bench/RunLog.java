@@ -71,6 +71,11 @@ public record RunLog(
         }
 
         @Override
+        public RunLog openedAgain(Entered.OpenedAgain again) {
+            return changed(run -> run.openedAgain(again.reason()));
+        }
+
+        @Override
         public RunLog powered(Entered.Powered powered) {
             return new RunLog(runs, steps, moves, more(power, List.of(powered.entry())), acknowledged);
         }

@@ -1,6 +1,7 @@
 package wrenchnotes.core.bench;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -15,6 +16,7 @@ import wrenchnotes.core.unit.Moment;
  * @param pausedSince empty unless the clock stands still
  * @param why why it was begun
  * @param startedBy the name of whoever began it
+ * @param again why something was opened again on it that was back already, once for each time
  * @param closed whether it was ended by closing the unit
  */
 public record RunRecord(
@@ -25,6 +27,7 @@ public record RunRecord(
         Why why,
         Moment started,
         String startedBy,
+        List<Rework> again,
         boolean closed) {
 
     /**
@@ -57,24 +60,30 @@ public record RunRecord(
 
     /** A run that begins now, along a way. */
     static RunRecord begun(long id, Route route, Why why, Moment moment, String by) {
-        return new RunRecord(id, route, Set.of(), Optional.empty(), why, moment, by, false);
+        return new RunRecord(id, route, Set.of(), Optional.empty(), why, moment, by, List.of(), false);
     }
 
     RunRecord turned(Route other) {
-        return new RunRecord(id, other, skipped, pausedSince, why, started, startedBy, closed);
+        return new RunRecord(id, other, skipped, pausedSince, why, started, startedBy, again, closed);
     }
 
     RunRecord passedOver(String step) {
         Set<String> more = new TreeSet<>(skipped);
         more.add(step);
-        return new RunRecord(id, route, more, pausedSince, why, started, startedBy, closed);
+        return new RunRecord(id, route, more, pausedSince, why, started, startedBy, again, closed);
+    }
+
+    RunRecord openedAgain(Rework reason) {
+        List<Rework> more = new ArrayList<>(again);
+        more.add(reason);
+        return new RunRecord(id, route, skipped, pausedSince, why, started, startedBy, List.copyOf(more), closed);
     }
 
     RunRecord paused(Optional<Instant> since) {
-        return new RunRecord(id, route, skipped, since, why, started, startedBy, closed);
+        return new RunRecord(id, route, skipped, since, why, started, startedBy, again, closed);
     }
 
     RunRecord ended() {
-        return new RunRecord(id, route, skipped, pausedSince, why, started, startedBy, true);
+        return new RunRecord(id, route, skipped, pausedSince, why, started, startedBy, again, true);
     }
 }

@@ -32,7 +32,7 @@ public enum Act implements Spoken {
     PEOPLE("add people and say what they do"),
     SETTINGS("set up the shop, its rack and its devices"),
     BACK_UP("make backups"),
-    OVERRULE("end a wait before its time, and say that a unit was off before"),
+    OVERRULE("end a wait before its time, say that a unit was off before, and do what is for a lead alone"),
     MAKE_SAFE("say what was done with what came in dangerous"),
     CORRECT_OTHERS("correct what somebody else entered");
 

@@ -87,14 +87,23 @@ public record Overview(
      * @param coversOn whether it counts only with the covers on
      * @param conditions such as "dim light" or "warmed up ten minutes"; may be empty
      * @param beforeStep id of the step that may go back only when it was made; empty for none
+     * @param caution what to mind while it is made, such as what is live under the covers; may be empty
+     * @param leadOnly whether a lead alone makes it
      */
-    public record Terms(boolean powered, boolean coversOn, String conditions, String beforeStep) {
+    public record Terms(
+            boolean powered, boolean coversOn, String conditions, String beforeStep, String caution, boolean leadOnly) {
         /** Under power, covers as they are. */
         public static final Terms USUAL = new Terms(true, false, "", "");
 
         public static final Terms BY_HAND = new Terms(false, false, "", "");
 
+        /** Without a caution of its own, for everybody. */
+        public Terms(boolean powered, boolean coversOn, String conditions, String beforeStep) {
+            this(powered, coversOn, conditions, beforeStep, "", false);
+        }
+
         public Terms {
+            caution = Checked.optionalText("caution", caution, 300);
             conditions = Checked.optionalText("conditions", conditions, 200);
             beforeStep = Checked.optionalText("beforeStep", beforeStep, 80);
         }

@@ -163,7 +163,7 @@ class PowerTest {
         begin();
         press(new Press.Heed("set"));
         assertRefused(in("set"), "\"The set\" is for a lead alone: ask one to do it.");
-        press(new Press.StepIn("set", List.of(), Basis.COUNTED, true));
+        press(new Press.StepIn("set", List.of(), Basis.COUNTED, true, new CheckRecord(List.of())));
     }
 
     /** Whatever is pressed in whatever order: beside the core a plain list of what was said keeps its own account. */

@@ -118,7 +118,12 @@ class RunTest {
     @Test
     void aStepIsToldWithWhatWasFoundAndTakenBackByItsOpposite() {
         begin();
-        press(new Press.StepIn("lid", List.of(new TakenOff("lid-s", 2, 1, 1, 0, Basis.TOLD)), Basis.TOLD, false));
+        press(new Press.StepIn(
+                "lid",
+                List.of(new TakenOff("lid-s", 2, 1, 1, 0, Basis.TOLD)),
+                Basis.TOLD,
+                false,
+                new CheckRecord(List.of())));
         assertThat(last.words()).isEqualTo("In: The lid. 1 × lid missing. 1 × lid broken (told, not counted)");
         assertThat(last.entered()).singleElement().isInstanceOfSatisfying(Entered.Stepped.class, stepped -> {
             assertThat(stepped.step().direction()).isEqualTo(Direction.IN);
@@ -211,6 +216,30 @@ class RunTest {
 
     private static Press back(Check... checks) {
         return new Press.StepOut("lid", List.of(), Map.of(), OpenEnds.NONE, new CheckRecord(List.of(checks)));
+    }
+
+    @Test
+    void whatIsOpenedAgainOnARunIsCountedWithWhatJustHappened() {
+        begin();
+        press(Press.StepIn.asTheNotesSay("lid"));
+        press(back());
+        press(Press.StepIn.asTheNotesSay("lid"));
+        assertThat(last.words()).endsWith("Opened again: it was a trial fit");
+        assertThat(run.reworks()).isEmpty();
+        assertThat(run.trialFits()).isEqualTo(1);
+        press(new Press.StepOut(
+                "lid",
+                List.of(new PutBack("lid-s", 3, 0, 0, 0, "", "")),
+                Map.of(),
+                OpenEnds.NONE,
+                new CheckRecord(List.of())));
+        press(Press.StepIn.asTheNotesSay("lid"));
+        assertThat(last.words()).endsWith("Opened again: something was forgotten");
+        press(back());
+        CheckRecord failed = new CheckRecord(List.of(turns(Verdict.FAILED, 1)));
+        press(new Press.StepIn("lid", List.of(), Basis.COUNTED, false, failed));
+        press(new Press.StepBack());
+        assertThat(run.reworks()).containsExactly("something was forgotten", "a check failed");
     }
 
     private Check turns(Verdict verdict, int times) {

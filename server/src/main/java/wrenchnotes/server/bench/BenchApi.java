@@ -20,6 +20,7 @@ import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
+import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Side;
@@ -58,7 +59,11 @@ public class BenchApi {
 
         Press.StepIn of(String step) {
             return new Press.StepIn(
-                    step, found.stream().map(FoundThing::takenOff).toList(), basis.orElse(Basis.COUNTED), false);
+                    step,
+                    found.stream().map(FoundThing::takenOff).toList(),
+                    basis.orElse(Basis.COUNTED),
+                    false,
+                    new CheckRecord(List.of()));
         }
     }
 

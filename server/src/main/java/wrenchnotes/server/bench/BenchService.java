@@ -53,8 +53,12 @@ public class BenchService {
     /** One step in. */
     public BenchState stepIn(By by, long job, Seen seen, Press.StepIn said) {
         BenchPress press = benches.changeable(by, job, seen);
-        return press.make(
-                rights.may(by, Act.OVERRULE) ? new Press.StepIn(said.step(), said.found(), said.basis(), true) : said);
+        return press.make(new Press.StepIn(
+                said.step(),
+                said.found(),
+                said.basis(),
+                rights.may(by, Act.OVERRULE),
+                press.beside().checks()));
     }
 
     /**

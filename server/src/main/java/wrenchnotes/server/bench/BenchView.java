@@ -201,7 +201,7 @@ public record BenchView(
                 state.opened(),
                 facts.closed(),
                 run.wasClosedForGood(beside.lastClosing()),
-                run.reworks().stream().map(one -> one.why().sentence()).toList(),
+                run.reworks(),
                 run.trialFits(),
                 run.likelyRework(beside.checks()),
                 run.lastIn().map(Moment::at),

@@ -89,6 +89,12 @@ class Recorder {
         }
 
         @Override
+        public Long openedAgain(Entered.OpenedAgain again) {
+            runs.openedAgain(by, job, run, again);
+            return run;
+        }
+
+        @Override
         public Long heeded(Entered.Heeded heeded) {
             return entries.say(
                     by, job, new JobEntry.Acknowledged(heeded.acknowledged().step(), heeded.title(), heeded.caution()));

@@ -9,6 +9,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import wrenchnotes.core.bench.Entered;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.unit.By;
@@ -35,6 +36,7 @@ class RunStore {
                         SELECT run.id, targets, route, rework, words, started_moment, started_at, closing_id,
                                (SELECT json_group_array(DISTINCT step) FROM skip WHERE run_id = run.id) AS skipped,
                                (SELECT from_at FROM pause WHERE pause.job_id = run.job_id AND to_at IS NULL) AS paused_since,
+                               (SELECT json_group_array(reason) FROM opened_again WHERE run_id = run.id) AS again,
                                person.name AS started_by
                         FROM run JOIN person ON person.id = started_by
                         WHERE job_id = :job
@@ -52,6 +54,9 @@ class RunStore {
                                 row.getString("words")),
                         Sql.moment(row, "started_moment", "started_at"),
                         row.getString("started_by"),
+                        list(row.getString("again"), ROUTE).stream()
+                                .map(Rework::valueOf)
+                                .toList(),
                         Sql.id(row, "closing_id").isPresent()))
                 .list();
     }
@@ -101,6 +106,20 @@ class RunStore {
                 .param("run", run)
                 .param("step", step)
                 .param("reason", reason)
+                .param("at", by.at().toEpochMilli())
+                .param("by", by.person())
+                .update();
+    }
+
+    void openedAgain(By by, long job, long run, Entered.OpenedAgain again) {
+        jdbc.sql("""
+                        INSERT INTO opened_again (job_id, run_id, step, reason, at, by)
+                        VALUES (:job, :run, :step, :reason, :at, :by)
+                        """)
+                .param("job", job)
+                .param("run", run)
+                .param("step", again.step())
+                .param("reason", again.reason().name())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();

@@ -2,9 +2,12 @@ package wrenchnotes.server.check;
 
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.CheckPlan;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -45,12 +48,18 @@ public class CheckService {
     public CheckStore.CheckRow record(By by, long job, CheckMade said) {
         Job on = jobs.job(job);
         By now = on.entered(by);
-        return write(now, job, said.at(now.moment(), coversOn(on)), Optional.empty());
+        JobFacts known = facts.of(on);
+        // No step is open: the ledger knows it, and nobody is asked.
+        Check check = said.at(now.moment(), known.openSteps() == 0);
+        if (check.verdict() != Verdict.NOT_TESTED && forALeadAlone(known, check)) {
+            rights.must(by, Act.OVERRULE);
+        }
+        return write(now, job, check, Optional.empty());
     }
 
-    /** No step is open: the ledger knows it, and nobody is asked. */
-    private boolean coversOn(Job job) {
-        return facts.of(job).openSteps() == 0;
+    private static boolean forALeadAlone(JobFacts known, Check check) {
+        return known.plan().checks().stream()
+                .anyMatch(planned -> planned.terms().leadOnly() && CheckPlan.is(check, planned));
     }
 
     public CheckStore.CheckRow correct(By who, long id, String why, Optional<CheckMade> instead) {

@@ -108,10 +108,12 @@ public class CheckInService {
 
     private CheckInStore.Unit knownUnit(long id, String serial, ModelStore.Revision revision) {
         CheckInStore.Unit unit = store.unit(id);
-        if (unit.openJob().isPresent()) {
+        unit.openJob().map(jobs::job).ifPresent(open -> {
             throw Refused.because(unit.tag()
-                    + " has an open job already. Open that instead; if it was on loan, say there that it came back.");
-        }
+                    + (open.onLoan().isPresent()
+                            ? " is on loan, its job open: say there that it came back."
+                            : " is in the shop already. Open its job instead."));
+        });
         store.correctUnit(id, serial.isEmpty() ? unit.serial() : serial, revision.id());
         return unit;
     }

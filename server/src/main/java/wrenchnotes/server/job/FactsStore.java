@@ -87,8 +87,15 @@ public class FactsStore {
             WHERE job.id IN (SELECT value FROM json_each(:jobs)) AND overview <> '{}'
             """;
 
-    public static final String REWORKS =
-            "SELECT job_id, COUNT(*) AS n FROM run WHERE %s AND rework <> 'TRIAL_FIT' GROUP BY job_id".formatted(THESE);
+    /** After it was closed for good, or on a run after something was back already; trial fits are counted apart. */
+    public static final String REWORKS = """
+            SELECT job_id, COUNT(*) AS n
+            FROM (SELECT job_id, rework FROM run WHERE %1$s
+                  UNION ALL
+                  SELECT job_id, reason FROM opened_again WHERE %1$s)
+            WHERE rework <> 'TRIAL_FIT'
+            GROUP BY job_id
+            """.formatted(THESE);
 
     public static final String HOLDS =
             "SELECT job_id, kind, why, component_id, step, from_at, until_at, ended_at FROM hold WHERE %s ORDER BY id"

@@ -100,7 +100,7 @@ class BenchIT {
         putRightAndClosedForGood();
         aFailedCheckOpensItAgain();
         assertThat(lead.get("/api/jobs/" + job).body().get("story").toString())
-                .contains("Opened again, because a plug was forgotten")
+                .contains("Opened again, because something was forgotten")
                 .contains("1 × step-1: missing")
                 .contains("known by its measures")
                 .contains("Closed for now: the owner needs it until the part comes")
@@ -225,7 +225,7 @@ class BenchIT {
         assertThat(named("a check failed").first().getAttribute("aria-pressed"))
                 .as("what just happened is the likeliest reason")
                 .isEqualTo("true");
-        hands.act("1", "a plug was forgotten");
+        hands.act("1", "something was forgotten");
         hands.act("Space", "It is off and unplugged: begin");
         window.says("IN · STEP 1 OF 12");
         hands.act("Space", "Off to tray");
@@ -236,7 +236,7 @@ class BenchIT {
         check("turns by hand");
         window.says("Everything is accounted for");
         hands.act("c", "Close up");
-        window.says("Opened again once: a plug was forgotten");
+        window.says("Opened again once: something was forgotten");
         hands.act("k", "Enter a check");
         hands.on(named("Enter the check").last());
         page.getByLabel("What was tried").waitFor(gone());

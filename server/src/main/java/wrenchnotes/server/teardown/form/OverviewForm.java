@@ -33,7 +33,9 @@ public record OverviewForm(
             Boolean powered,
             Boolean coversOn,
             String conditions,
-            String beforeStep) {
+            String beforeStep,
+            String caution,
+            Boolean leadOnly) {
 
         private PlannedCheck check() {
             return new PlannedCheck(
@@ -42,7 +44,13 @@ public record OverviewForm(
                     what,
                     load,
                     times,
-                    new Terms(!Boolean.FALSE.equals(powered), Boolean.TRUE.equals(coversOn), conditions, beforeStep));
+                    new Terms(
+                            !Boolean.FALSE.equals(powered),
+                            Boolean.TRUE.equals(coversOn),
+                            conditions,
+                            beforeStep,
+                            caution,
+                            Boolean.TRUE.equals(leadOnly)));
         }
 
         private static CheckForm of(PlannedCheck check) {
@@ -56,7 +64,9 @@ public record OverviewForm(
                     terms.powered() ? null : false,
                     terms.coversOn() ? true : null,
                     terms.conditions().isEmpty() ? null : terms.conditions(),
-                    terms.beforeStep().isEmpty() ? null : terms.beforeStep());
+                    terms.beforeStep().isEmpty() ? null : terms.beforeStep(),
+                    terms.caution().isEmpty() ? null : terms.caution(),
+                    terms.leadOnly() ? true : null);
         }
     }
 

@@ -40,7 +40,7 @@ public class CheckStore {
     List<String> whyNot() {
         return jdbc.sql("""
                         SELECT remark
-                        FROM (SELECT remark FROM check_entry
+                        FROM (SELECT remark FROM check_entry INDEXED BY check_not_tested
                               WHERE verdict = 'NOT_TESTED' AND remark <> '' AND struck_at IS NULL
                               ORDER BY id DESC LIMIT 400)
                         GROUP BY lower(remark)

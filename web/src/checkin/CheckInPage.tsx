@@ -133,7 +133,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
               is in
               {last.unprinted
                 ? '; its slip and tag did not print: print them from its sheet'
-                : ', slip and tag printed'}
+                : ', its slip and tag are made'}
               . The next.
             </Box>
           )}

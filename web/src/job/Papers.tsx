@@ -1,7 +1,9 @@
 import { Box } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { answer, api } from '../api/client';
 import { Act } from '../parts/Buttons';
+import { Pick } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 
 const PAPERS = [
@@ -10,11 +12,16 @@ const PAPERS = [
   ['LEAVING', 'leaving', 'Leaving paper'],
 ] as const;
 
-/** Slip and tag once more: on the shop's printer, or opened for the browser's. */
+const PLACES = Array.from({ length: 24 }, (_, n) => n + 1);
+
+/** Papers of the job once more: to the shop's printer, or opened for the browser's. */
 export function Papers({ job }: { job: number }) {
+  const [place, setPlace] = useState(1);
+  const shop = useQuery({ queryKey: ['shop'], queryFn: () => answer(api.GET('/api/shop')) });
+  const sheet = shop.data?.settings.tags === 'SHEET_OF_24';
   const print = useMutation({
     mutationFn: (paper: (typeof PAPERS)[number][0]) =>
-      answer(api.POST('/api/jobs/{job}/papers', { params: { path: { job } }, body: { paper } })),
+      answer(api.POST('/api/jobs/{job}/papers', { params: { path: { job } }, body: { paper, place } })),
   });
   return (
     <Box mt="6px">
@@ -25,7 +32,7 @@ export function Papers({ job }: { job: number }) {
               Print the {name.toLowerCase()}
             </Act>
             <a
-              href={`/api/jobs/${job}/papers/${ending}.pdf`}
+              href={`/api/jobs/${job}/papers/${ending}.pdf?place=${place}`}
               target="_blank"
               rel="noreferrer"
               style={{ color: '#27548A', textDecoration: 'underline', padding: '6px' }}
@@ -34,7 +41,23 @@ export function Papers({ job }: { job: number }) {
             </a>
           </Box>
         ))}
-        {print.data && <span role="status">Printed to {print.data.where}.</span>}
+        {sheet && (
+          <Pick
+            label="Tag at place"
+            compact
+            value={place}
+            onChange={(event) => setPlace(Number(event.target.value))}
+          >
+            {PLACES.map((one) => (
+              <option key={one} value={one}>
+                {one}
+              </option>
+            ))}
+          </Pick>
+        )}
+        {print.data && (
+          <span role="status">It lies in {print.data.where}: no printer is set up. Print it from there.</span>
+        )}
       </Box>
       <Trouble error={print.error} />
     </Box>

@@ -107,6 +107,15 @@ function Settings({ shop, changeable }: { shop: Schemas['ShopView']; changeable:
         <Row name="Open">
           <Hours open={said.open} set={(open) => set({ open })} />
         </Row>
+        <Row name="Tags">
+          <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Tags are printed on">
+            {(Object.keys(floor.TagSize) as (keyof typeof floor.TagSize)[]).map((size) => (
+              <Chip key={size} on={said.tags === size} onClick={() => set({ tags: size })}>
+                {floor.TagSize[size]}
+              </Chip>
+            ))}
+          </Box>
+        </Row>
         <Row name="Mains side">
           <Electrical limits={said.electrical} set={(electrical) => set({ electrical })} />
         </Row>

@@ -3,11 +3,6 @@ package wrenchnotes.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
-import com.lowagie.text.pdf.PdfReader;
-import com.lowagie.text.pdf.parser.PdfTextExtractor;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -158,7 +153,7 @@ class LoansOverHttpTest {
                 .isTrue();
         assertThat(shop.standing(job)).isEqualTo("READY");
         assertThat(client.post("/api/jobs/" + job + "/handover", "").status()).isEqualTo(200);
-        assertThat(paper(job)).contains("earth 0.12 ohm, insulation 50 Mohm").doesNotContain("DO NOT PLUG");
+        assertThat(paper(job)).contains("earth 0.12 Ω, insulation 50 MΩ").doesNotContain("DO NOT PLUG");
     }
 
     /** Replaced in the ledger and nowhere else: it is work on the mains side all the same. */
@@ -198,15 +193,6 @@ class LoansOverHttpTest {
     }
 
     private static String paper(long job) {
-        String where = client.post("/api/jobs/" + job + "/papers", Map.of("paper", "LEAVING"))
-                .body()
-                .get("where")
-                .asString();
-        try {
-            byte[] pdf = Files.readAllBytes(SHOP.data().resolve(where));
-            return new PdfTextExtractor(new PdfReader(pdf)).getTextFromPage(1).replaceAll("\\s+", " ");
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return PaperRead.text(client.bytes("/api/jobs/" + job + "/papers/leaving.pdf"));
     }
 }

@@ -3,10 +3,6 @@ package wrenchnotes.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
-import com.lowagie.text.pdf.PdfReader;
-import com.lowagie.text.pdf.parser.PdfTextExtractor;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -239,7 +235,7 @@ class MeasuredOverHttpTest {
 
     /** 33⅓ rpm: 216 bars under 60 Hz light, 180 under 50 Hz (the standard stroboscopic disc; published). */
     @Test
-    void aDiscIsDrawnToScale() throws IOException {
+    void aDiscIsDrawnToScale() {
         String both = "?rpm=33.333333&flashes=120&rpm=33.333333&flashes=100&diameterMm=180&holeMm=7.2";
         String svg = client.text("/api/gauges/spindle/disc.svg" + both);
         Matcher size = Pattern.compile(
@@ -250,15 +246,10 @@ class MeasuredOverHttpTest {
         assertThat(size.group(2)).isEqualTo(size.group(4));
         assertThat(svg).contains("r=\"90.000\"").contains("h50.00");
         assertThat(svg.chars().filter(one -> one == 'Z').count()).isEqualTo(216 + 180);
-        PdfReader paper = new PdfReader(client.bytes("/api/gauges/spindle/disc.pdf" + both));
-        assertThat(paper.getNumberOfPages()).isEqualTo(1);
-        assertThat(paper.getPageSize(1).getWidth()).as("A4").isBetween(594f, 596f);
-        assertThat(new PdfTextExtractor(paper).getTextFromPage(1))
-                .contains("180 bars")
-                .contains("216 bars");
-        // The rim, right of the middle of the sheet: 297.5 pt and 90 mm.
-        assertThat(new String(paper.getPageContent(1), StandardCharsets.ISO_8859_1))
-                .contains("%.2f".formatted(297.5 + 90 * 72 / 25.4));
+        byte[] paper = client.bytes("/api/gauges/spindle/disc.pdf" + both);
+        assertThat(PaperRead.form(paper)).isEqualTo("1 page, 210 × 297 mm, scaling None");
+        assertThat(PaperRead.text(paper)).contains("180 bars").contains("216 bars");
+        assertThat(PaperRead.inkWidthMm(paper)).as("the rim, on paper").isBetween(179.8, 180.5);
         assertThat(client.get("/api/gauges/spindle/disc.svg?rpm=1&flashes=100").detail())
                 .contains("take a disc of at least");
     }

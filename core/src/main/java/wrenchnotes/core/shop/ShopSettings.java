@@ -17,6 +17,7 @@ import wrenchnotes.core.unit.Invalid;
  * @param hourMinor what an hour at the bench costs, in minor units, 0 and up
  * @param zone IANA name of the time zone that all dates and times are shown in
  * @param terms what stands at the foot of the slip; up to 1,000 characters
+ * @param tags on what labels tags are printed
  * @param electrical what is asked of a unit after work on its mains side
  */
 public record ShopSettings(
@@ -27,7 +28,8 @@ public record ShopSettings(
         OpeningHours open,
         DecimalMark decimal,
         String terms,
-        ElectricalLimits electrical) {
+        ElectricalLimits electrical,
+        TagSize tags) {
 
     private static final int MOST_HOUR_MINOR = 100_000_000;
 
@@ -40,6 +42,7 @@ public record ShopSettings(
         Checked.present("decimal", decimal);
         terms = Checked.optionalText("terms", terms, 1000);
         Checked.present("electrical", electrical);
+        Checked.present("tags", tags);
         if (!isMoney(currency)) {
             throw new Invalid(
                     "currency", "There is no currency " + currency + ": give the three letters of one, such as EUR");

@@ -21,6 +21,12 @@ import wrenchnotes.server.paper.StrobePapers;
 @RequestMapping("/api/gauges/spindle")
 public class StrobeApi {
 
+    private final StrobePapers papers;
+
+    StrobeApi(StrobePapers papers) {
+        this.papers = papers;
+    }
+
     @GetMapping(value = "/disc.svg", produces = "image/svg+xml")
     ResponseEntity<String> svg(
             @RequestParam List<Double> rpm,
@@ -28,7 +34,7 @@ public class StrobeApi {
             @RequestParam(defaultValue = "100") double diameterMm,
             @RequestParam(defaultValue = "7") double holeMm) {
         return named("svg", MediaType.valueOf("image/svg+xml"))
-                .body(StrobePapers.svg(plan(rpm, flashes, diameterMm, holeMm)));
+                .body(papers.svg(plan(rpm, flashes, diameterMm, holeMm)));
     }
 
     @GetMapping(value = "/disc.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
@@ -41,7 +47,7 @@ public class StrobeApi {
         if (plan.diameterMm() > 190) {
             throw new Invalid("diameterMm", "diameterMm is " + diameterMm + "; on A4 at most 190 fit: take the SVG");
         }
-        return named("pdf", MediaType.APPLICATION_PDF).body(StrobePapers.pdf(plan));
+        return named("pdf", MediaType.APPLICATION_PDF).body(papers.pdf(plan));
     }
 
     private static ResponseEntity.BodyBuilder named(String ending, MediaType type) {

@@ -13,6 +13,7 @@ import wrenchnotes.core.check.ElectricalLimits;
 import wrenchnotes.core.shop.DecimalMark;
 import wrenchnotes.core.shop.OpeningHours;
 import wrenchnotes.core.shop.ShopSettings;
+import wrenchnotes.core.shop.TagSize;
 
 /**
  * What can be set from outside.
@@ -41,6 +42,7 @@ public record Settings(Path data, boolean demo, String currency, long hourMinor)
                 new OpeningHours(week),
                 DecimalMark.POINT,
                 TERMS,
-                ElectricalLimits.USUAL);
+                ElectricalLimits.USUAL,
+                TagSize.W70_H30);
     }
 }

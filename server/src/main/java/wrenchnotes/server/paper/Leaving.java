@@ -1,24 +1,18 @@
 package wrenchnotes.server.paper;
 
-import static wrenchnotes.server.paper.PaperKit.MM;
-import static wrenchnotes.server.paper.PaperKit.head;
-import static wrenchnotes.server.paper.PaperKit.line;
-import static wrenchnotes.server.paper.PaperKit.page;
-
-import com.lowagie.text.Document;
-import com.lowagie.text.PageSize;
-import com.lowagie.text.Paragraph;
-import com.lowagie.text.Rectangle;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.Arrival;
+import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
-import wrenchnotes.core.job.Loan;
 import wrenchnotes.server.bench.BenchService;
 import wrenchnotes.server.diagnosis.FindingStore;
+import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.shop.TheShop;
 
@@ -28,12 +22,25 @@ class Leaving {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
+    private final PaperKit kit;
+    private final PaperWords words;
+    private final ArrivalStore arrivals;
     private final FactsStore facts;
     private final FindingStore findings;
     private final BenchService bench;
     private final TheShop shop;
 
-    Leaving(FactsStore facts, FindingStore findings, BenchService bench, TheShop shop) {
+    Leaving(
+            PaperKit kit,
+            PaperWords words,
+            FactsStore facts,
+            FindingStore findings,
+            ArrivalStore arrivals,
+            BenchService bench,
+            TheShop shop) {
+        this.kit = kit;
+        this.words = words;
+        this.arrivals = arrivals;
         this.facts = facts;
         this.findings = findings;
         this.bench = bench;
@@ -43,49 +50,64 @@ class Leaving {
     /** A5. */
     byte[] paper(Job job) {
         JobFacts known = facts.of(job);
-        return page(new Rectangle(PageSize.A5), 14 * MM, (document, writer) -> {
-            head(document, writer, job, under(job));
-            line(document, "Owner", job.brought().owner().map(Job.Owner::name).orElse("to be sold"));
-            job.onLoan().ifPresent(loan -> onLoan(document, job, loan));
-            known.saidOnPaper().forEach(words -> line(document, "Mind", words));
-            each(
-                    document,
-                    "Done",
-                    findings.ofJob(job.id()).stream()
-                            .filter(FindingStore.FindingRow::stands)
-                            .map(FindingStore.FindingRow::words)
-                            .toList());
-            each(document, "Tried again", known.checks().sinceArrival());
-            known.outcome()
-                    .ifPresent(given -> line(
-                            document,
-                            "How it ended",
-                            given.outcome().words() + (given.remark().isEmpty() ? "" : ". " + given.remark())));
-            known.mains()
-                    .last()
-                    .ifPresent(made -> line(
-                            document,
-                            "Electrical check",
-                            made.check().sentence() + ", by " + made.by() + ", "
-                                    + day(made.at().at()) + rule()));
-            Paragraph foot = new Paragraph(shop.now().terms(), PaperKit.NORMAL);
-            foot.setSpacingBefore(10);
-            document.add(foot);
-        });
+        Sheet sheet = new Sheet(words, job, under(job))
+                .line("owner", job.brought().owner().map(Job.Owner::name).orElse(words.say("tosell")));
+        job.onLoan().ifPresent(loan -> sheet.warning("notfor", loan.notFor())
+                .line("backby", loan.due().map(this::day).orElse(words.say("whenwecall")))
+                .each("unfinished", bench.unfinished(job.id())));
+        known.saidOnPaper().forEach(line -> sheet.warning("mind", line));
+        ArrivalMark.cautions(arrivals.marks(job.id())).forEach(line -> sheet.warning("mind", line));
+        sheet.each(
+                "told",
+                arrivals.symptoms(job.id()).stream()
+                        .filter(Arrival.Symptom::present)
+                        .map(Arrival.Symptom::name)
+                        .toList());
+        List<FindingStore.FindingRow> found = findings.ofJob(job.id()).stream()
+                .filter(FindingStore.FindingRow::stands)
+                .toList();
+        sheet.each("done", said(found, false)).each("left", said(found, true));
+        sheet.each("tried", known.checks().sinceArrival());
+        known.outcome()
+                .ifPresent(given -> sheet.line(
+                        "ended", given.outcome().words() + (given.remark().isEmpty() ? "" : ". " + given.remark())));
+        known.mains()
+                .last()
+                .ifPresent(made -> sheet.line(
+                        "electrical",
+                        made.check().sentence() + ", by " + made.by() + ", "
+                                + day(made.at().at()) + rule()));
+        belongings(job, sheet);
+        return kit.pdf("sheet", sheet.with(shop.now().name(), shop.now().terms()));
+    }
+
+    private static List<String> said(List<FindingStore.FindingRow> found, boolean left) {
+        return found.stream()
+                .filter(row -> (row.done().remedy() == Remedy.LEFT_AS_IT_IS) == left)
+                .map(row -> row.words() + (row.remark().isEmpty() ? "" : ", " + row.remark()))
+                .toList();
+    }
+
+    private void belongings(Job job, Sheet sheet) {
+        List<ArrivalStore.Belonging> all = arrivals.belongings(job.id());
+        sheet.each(
+                "goesback",
+                all.stream()
+                        .filter(one -> one.back().orElse(true))
+                        .map(ArrivalStore.Belonging::name)
+                        .toList());
+        sheet.each(
+                "staysHere",
+                all.stream()
+                        .filter(one -> !one.back().orElse(true))
+                        .map(one -> one.name() + ", " + one.why())
+                        .toList());
     }
 
     private String under(Job job) {
-        return job.onLoan()
-                .map(loan -> "On loan since " + day(loan.from()) + ": not finished, comes back")
-                .orElseGet(() -> job.handedOverAt()
-                        .map(at -> "Handed over " + day(at))
-                        .orElse("Here since " + day(job.brought().checkedInAt())));
-    }
-
-    private void onLoan(Document document, Job job, Loan loan) {
-        line(document, "Not for", loan.notFor());
-        line(document, "Back by", loan.due().map(this::day).orElse("when we call"));
-        each(document, "Not finished", bench.unfinished(job.id()));
+        return job.onLoan().map(loan -> words.say("lent", day(loan.from()))).orElseGet(() -> job.handedOverAt()
+                .map(at -> words.say("handed", day(at)))
+                .orElse(words.say("here", day(job.brought().checkedInAt()))));
     }
 
     private String rule() {
@@ -95,9 +117,5 @@ class Leaving {
 
     private String day(Instant at) {
         return DAY.format(shop.now().day(at));
-    }
-
-    private static void each(Document document, String name, List<String> lines) {
-        line(document, name, String.join("; ", lines));
     }
 }

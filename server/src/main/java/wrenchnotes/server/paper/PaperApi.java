@@ -1,7 +1,10 @@
 package wrenchnotes.server.paper;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -11,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
@@ -27,14 +31,18 @@ class PaperApi {
         this.papers = papers;
     }
 
-    public record PrintSaid(@NotNull Papers.Paper paper) {}
+    /** @param place of a tag on a sheet of labels, from 1; the first if left out */
+    public record PrintSaid(@NotNull Papers.Paper paper, Optional<@Min(1) @Max(24) Integer> place) {}
 
     /** @param where it came out */
     public record Printed(String where) {}
 
     @GetMapping(value = "/{paper}.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
-    ResponseEntity<byte[]> paper(@PathVariable long job, @PathVariable Papers.Paper paper) {
-        Papers.Drawn drawn = papers.drawn(job, paper);
+    ResponseEntity<byte[]> paper(
+            @PathVariable long job,
+            @PathVariable String paper,
+            @RequestParam(defaultValue = "1") @Min(1) @Max(24) int place) {
+        Papers.Drawn drawn = papers.drawn(job, Papers.Paper.called(paper), place);
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
@@ -47,6 +55,6 @@ class PaperApi {
 
     @PostMapping
     Printed print(@PathVariable long job, @Valid @RequestBody PrintSaid said) {
-        return new Printed(papers.print(job, said.paper()));
+        return new Printed(papers.print(job, said.paper(), said.place().orElse(1)));
     }
 }

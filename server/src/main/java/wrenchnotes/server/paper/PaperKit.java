@@ -1,98 +1,87 @@
 package wrenchnotes.server.paper;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.WriterException;
-import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.lowagie.text.Document;
-import com.lowagie.text.Element;
-import com.lowagie.text.Font;
-import com.lowagie.text.Paragraph;
-import com.lowagie.text.Phrase;
-import com.lowagie.text.Rectangle;
-import com.lowagie.text.pdf.PdfContentByte;
-import com.lowagie.text.pdf.PdfPCell;
-import com.lowagie.text.pdf.PdfPTable;
-import com.lowagie.text.pdf.PdfTemplate;
-import com.lowagie.text.pdf.PdfWriter;
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import java.io.ByteArrayOutputStream;
-import java.util.function.BiConsumer;
-import wrenchnotes.core.job.Job;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
+import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences.PRINT_SCALING;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.templatemode.TemplateMode;
+import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 
-/** What every paper is drawn with. */
-final class PaperKit {
+/**
+ * What every paper is made with: a template in {@code papers/}, one file of words, one style, fonts that ship. Papers are to scale: they ask
+ * whoever prints them not to fit them to the page.
+ */
+@Component
+class PaperKit {
 
-    static final float MM = 72 / 25.4f;
-    static final Font NORMAL = new Font(Font.HELVETICA, 10);
-    static final Font STRONG = new Font(Font.HELVETICA, 10, Font.BOLD);
-    static final Font TITLE = new Font(Font.HELVETICA, 16, Font.BOLD);
+    private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/DejaVuSans";
 
-    private PaperKit() {}
+    private final TemplateEngine templates = new TemplateEngine();
+    private final String style = resource("/papers/paper.css");
 
-    /** The code of the unit, and beside it what it is, with a line under it. */
-    static void head(Document document, PdfWriter writer, Job job, String under) {
-        PdfPTable head = new PdfPTable(new float[] {3, 1});
-        head.setWidthPercentage(100);
-        PdfPCell title = bare(new Phrase(job.tag(), TITLE));
-        title.addElement(new Paragraph(job.tag(), TITLE));
-        title.addElement(
-                new Paragraph(job.unit().model() + ", revision " + job.unit().revision(), STRONG));
-        title.addElement(new Paragraph(under, NORMAL));
-        head.addCell(title);
-        head.addCell(bare(code(writer, job.tag(), 26 * MM)));
-        document.add(head);
+    PaperKit(PaperWords words) {
+        ClassLoaderTemplateResolver files = new ClassLoaderTemplateResolver();
+        files.setPrefix("papers/");
+        files.setSuffix(".html");
+        files.setTemplateMode(TemplateMode.HTML);
+        files.setCharacterEncoding(StandardCharsets.UTF_8.name());
+        templates.setTemplateResolver(files);
+        templates.setMessageResolver(words);
     }
 
-    static void line(Document document, String name, String words) {
-        if (!words.isEmpty()) {
-            Paragraph line = new Paragraph();
-            line.add(new Phrase(name + ": ", STRONG));
-            // The built-in fonts have no such letter.
-            line.add(new Phrase(words.replace("Ω", "ohm"), NORMAL));
-            line.setSpacingBefore(5);
-            document.add(line);
-        }
-    }
-
-    static PdfPCell bare(Element element) {
-        PdfPCell cell = new PdfPCell();
-        cell.setBorder(Rectangle.NO_BORDER);
-        cell.setPadding(1);
-        if (!(element instanceof Phrase)) {
-            cell.addElement(element);
-        }
-        return cell;
-    }
-
-    /** Drawn square by square, so that it stays sharp at any size. */
-    static com.lowagie.text.Image code(PdfWriter writer, String text, float size) {
-        try {
-            BitMatrix squares = new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 1, 1);
-            PdfContentByte page = writer.getDirectContent();
-            PdfTemplate drawing = page.createTemplate(squares.getWidth(), squares.getHeight());
-            for (int y = 0; y < squares.getHeight(); y++) {
-                for (int x = 0; x < squares.getWidth(); x++) {
-                    if (squares.get(x, y)) {
-                        drawing.rectangle(x, squares.getHeight() - 1f - y, 1, 1);
-                    }
-                }
+    /**
+     * @param template its name in {@code papers/}, without the ending
+     * @param said what stands on it
+     */
+    byte[] pdf(String template, Map<String, Object> said) {
+        Map<String, Object> all = new HashMap<>(said);
+        all.put("style", style);
+        String html = templates.process(template, new Context(Locale.ENGLISH, all));
+        try (BatikSVGDrawer drawings = new BatikSVGDrawer();
+                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            PdfRendererBuilder builder = new PdfRendererBuilder();
+            builder.useSVGDrawer(drawings);
+            font(builder, "Paper", ".ttf", 400);
+            font(builder, "Paper", "-Bold.ttf", 700);
+            font(builder, "PaperMono", "Mono-Bold.ttf", 700);
+            builder.withHtmlContent(html, null);
+            try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
+                renderer.createPDFWithoutClosing();
+                PDDocument paper = renderer.getPdfDocument();
+                PDViewerPreferences asks = new PDViewerPreferences(new org.apache.pdfbox.cos.COSDictionary());
+                asks.setPrintScaling(PRINT_SCALING.None);
+                paper.getDocumentCatalog().setViewerPreferences(asks);
+                paper.save(out);
             }
-            drawing.fill();
-            com.lowagie.text.Image image = com.lowagie.text.Image.getInstance(drawing);
-            image.scaleAbsolute(size, size);
-            return image;
-        } catch (WriterException e) {
-            throw new IllegalStateException("A tag always fits a code", e);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
-    static byte[] page(Rectangle size, float margin, BiConsumer<Document, PdfWriter> draw) {
-        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
-        Document document = new Document(size, margin, margin, margin, margin);
-        PdfWriter writer = PdfWriter.getInstance(document, pdf);
-        document.open();
-        draw.accept(document, writer);
-        document.close();
-        return pdf.toByteArray();
+    private static void font(PdfRendererBuilder builder, String family, String file, int weight) {
+        builder.useFont(() -> PaperKit.class.getResourceAsStream(FONTS + file), family, weight, FontStyle.NORMAL, true);
+    }
+
+    private static String resource(String name) {
+        try (InputStream file = PaperKit.class.getResourceAsStream(name)) {
+            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

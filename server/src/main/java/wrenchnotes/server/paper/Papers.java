@@ -2,10 +2,12 @@ package wrenchnotes.server.paper;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.JobStore;
 
@@ -33,7 +35,15 @@ public class Papers {
     public enum Paper {
         SLIP,
         TAG,
-        LEAVING
+        LEAVING;
+
+        /** @throws NotFound if there is none */
+        static Paper called(String name) {
+            return Stream.of(values())
+                    .filter(paper -> paper.name().equalsIgnoreCase(name))
+                    .findFirst()
+                    .orElseThrow(() -> new NotFound("A job has no paper " + name));
+        }
     }
 
     /**
@@ -43,22 +53,22 @@ public class Papers {
      */
     record Drawn(String name, byte[] pdf) {}
 
-    Drawn drawn(long job, Paper paper) {
+    Drawn drawn(long job, Paper paper, int place) {
         return snapshot.read(() -> {
             Job row = jobs.job(job);
             return new Drawn(
                     row.tag() + "-" + job + "-" + paper.name().toLowerCase(Locale.ROOT),
                     switch (paper) {
                         case SLIP -> slips.slip(row);
-                        case TAG -> slips.tag(row);
+                        case TAG -> slips.tag(row, place);
                         case LEAVING -> leaving.paper(row);
                     });
         });
     }
 
     /** @return where it came out, in words */
-    String print(long job, Paper paper) {
-        Drawn drawn = drawn(job, paper);
+    String print(long job, Paper paper, int place) {
+        Drawn drawn = drawn(job, paper, place);
         return printer.print(drawn.name(), drawn.pdf());
     }
 
@@ -70,7 +80,7 @@ public class Papers {
     public boolean printAll(long job) {
         try {
             for (Paper paper : List.of(Paper.SLIP, Paper.TAG)) {
-                print(job, paper);
+                print(job, paper, 1);
             }
             return true;
         } catch (RuntimeException e) {

@@ -1,29 +1,18 @@
 package wrenchnotes.server.paper;
 
-import static wrenchnotes.server.paper.PaperKit.MM;
-import static wrenchnotes.server.paper.PaperKit.NORMAL;
-import static wrenchnotes.server.paper.PaperKit.bare;
-import static wrenchnotes.server.paper.PaperKit.code;
-import static wrenchnotes.server.paper.PaperKit.head;
-import static wrenchnotes.server.paper.PaperKit.line;
-import static wrenchnotes.server.paper.PaperKit.page;
-
-import com.lowagie.text.Font;
-import com.lowagie.text.PageSize;
-import com.lowagie.text.Paragraph;
-import com.lowagie.text.Phrase;
-import com.lowagie.text.Rectangle;
-import com.lowagie.text.pdf.PdfPCell;
-import com.lowagie.text.pdf.PdfPTable;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.shop.TagSize;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.shop.TheShop;
 
@@ -31,72 +20,77 @@ import wrenchnotes.server.shop.TheShop;
 @Component
 class Slips {
 
-    private static final float TAG_WIDTH = 70 * MM;
-    private static final float TAG_HEIGHT = 30 * MM;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
+    private final PaperKit kit;
+    private final PaperWords words;
     private final ArrivalStore arrivals;
     private final TheShop shop;
 
-    Slips(ArrivalStore arrivals, TheShop shop) {
+    Slips(PaperKit kit, PaperWords words, ArrivalStore arrivals, TheShop shop) {
+        this.kit = kit;
+        this.words = words;
         this.arrivals = arrivals;
         this.shop = shop;
     }
 
     /** A5: whose, what, what it does, in what state, what came with it, until when. */
     byte[] slip(Job job) {
-        return page(new Rectangle(PageSize.A5), 14 * MM, (document, writer) -> {
-            head(
-                    document,
-                    writer,
-                    job,
-                    "Taken in " + day(job.brought().checkedInAt()) + " by "
-                            + job.brought().checkedInBy());
-            line(
-                    document,
-                    "Owner",
-                    job.brought().owner().map(Job.Owner::name).orElse(shop.now().name() + ", to be sold"));
-            line(document, "Serial", job.unit().serial());
-            line(document, "It does", symptoms(job.id()));
-            line(document, "In your words", job.brought().complaint());
-            line(document, "Its state", state(job));
-            line(
-                    document,
-                    "Came with it",
-                    arrivals.belongings(job.id()).stream()
-                            .map(ArrivalStore.Belonging::name)
-                            .collect(Collectors.joining("; ")));
-            line(document, "Promised for", job.brought().dueAt().map(this::day).orElse("no day yet"));
-            Paragraph foot = new Paragraph(shop.now().terms(), NORMAL);
-            foot.setSpacingBefore(10);
-            document.add(foot);
-        });
+        String taken = words.say(
+                "takenin", day(job.brought().checkedInAt()), job.brought().checkedInBy());
+        Sheet sheet = new Sheet(words, job, taken)
+                .line(
+                        "owner",
+                        job.brought()
+                                .owner()
+                                .map(Job.Owner::name)
+                                .orElse(shop.now().name() + ", " + words.say("tosell")))
+                .line("serial", job.unit().serial())
+                .line("does", symptoms(job.id()))
+                .line("complaint", job.brought().complaint())
+                .line("state", state(job))
+                .each(
+                        "belongings",
+                        arrivals.belongings(job.id()).stream()
+                                .map(ArrivalStore.Belonging::name)
+                                .toList())
+                .line("due", job.brought().dueAt().map(this::day).orElse(words.say("nodue")));
+        return kit.pdf("sheet", sheet.with(shop.now().name(), shop.now().terms()));
     }
 
-    /** 70 × 30 mm: the tag, as letters and as a code that a scanner types. */
-    byte[] tag(Job job) {
-        return page(new Rectangle(TAG_WIDTH, TAG_HEIGHT), 2 * MM, (document, writer) -> {
-            PdfPTable tag = new PdfPTable(new float[] {26, 40});
-            tag.setWidthPercentage(100);
-            tag.addCell(bare(code(writer, job.tag(), 24 * MM)));
-            PdfPCell words = bare(new Phrase(""));
-            words.addElement(new Paragraph(job.tag(), new Font(Font.COURIER, 17, Font.BOLD)));
-            words.addElement(
-                    new Paragraph(job.unit().model() + " " + job.unit().revision(), new Font(Font.HELVETICA, 7.5f)));
-            words.addElement(new Paragraph(
-                    job.brought().owner().map(Job.Owner::name).orElse("to be sold"), new Font(Font.HELVETICA, 7.5f)));
-            String dangers = ArrivalMark.dangers(arrivals.marks(job.id())).stream()
-                    .map(ArrivalMark::words)
-                    .collect(Collectors.joining(", "));
-            job.onLoan()
-                    .ifPresent(loan -> words.addElement(new Paragraph(
-                            "ON LOAN. Not for: " + loan.notFor(), new Font(Font.HELVETICA, 8.5f, Font.BOLD))));
-            if (!dangers.isEmpty()) {
-                words.addElement(new Paragraph("MIND: " + dangers, new Font(Font.HELVETICA, 8.5f, Font.BOLD)));
-            }
-            tag.addCell(words);
-            document.add(tag);
-        });
+    /**
+     * What a tag says.
+     *
+     * @param code as a drawing
+     */
+    public record TagWords(String tag, String what, String owner, List<String> warnings, String code) {}
+
+    /**
+     * The tag, as letters and as a code that a scanner types, at the size that the shop has labels of.
+     *
+     * @param place on a sheet of labels, 1 to {@link TagSize#places()}
+     */
+    byte[] tag(Job job, int place) {
+        TagSize size = shop.now().tags();
+        List<String> warnings = new ArrayList<>();
+        job.onLoan().ifPresent(loan -> warnings.add(words.say("onloan", loan.notFor())));
+        String dangers = ArrivalMark.dangers(arrivals.marks(job.id())).stream()
+                .map(ArrivalMark::words)
+                .collect(Collectors.joining(", "));
+        if (!dangers.isEmpty()) {
+            warnings.add(words.say("danger", dangers));
+        }
+        TagWords one = new TagWords(
+                job.tag(),
+                words.printable(job.unit().model() + " " + job.unit().revision()),
+                words.printable(job.brought().owner().map(Job.Owner::name).orElse(words.say("tosell"))),
+                warnings.stream().map(words::printable).toList(),
+                Code.svg(job.tag(), size.codeMm()));
+        Map<String, Object> said = new HashMap<>(
+                Map.of("one", one, "code", size.codeMm(), "width", size.widthMm(), "height", size.heightMm()));
+        said.put("left", (place - 1) % size.columns() * size.widthMm() + 2);
+        said.put("top", (place - 1) / size.columns() * size.heightMm() + 2);
+        return kit.pdf(size.places() > 1 ? "tags" : "tag", said);
     }
 
     private String symptoms(long job) {
@@ -110,7 +104,7 @@ class Slips {
         var places = arrivals.places(job.id());
         String marks = arrivals.marks(job.id()).stream()
                 .sorted()
-                .map(mark -> words(mark) + (places.containsKey(mark) ? " (" + places.get(mark) + ")" : ""))
+                .map(mark -> mark.words() + (places.containsKey(mark) ? " (" + places.get(mark) + ")" : ""))
                 .collect(Collectors.joining("; "));
         String missing = arrivals.missing(job.id()).stream()
                 .map(thing -> thing.count() + " × " + thing.label() + " missing")
@@ -118,10 +112,6 @@ class Slips {
         return List.of(marks, missing, job.brought().condition()).stream()
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining("; "));
-    }
-
-    private static String words(ArrivalMark mark) {
-        return mark.words();
     }
 
     private String day(Instant at) {

@@ -48,6 +48,7 @@ class ShopService {
         if (!was.open().equals(is.open())) {
             lines.add("opening hours");
         }
+        differ(lines, "tags", was.tags().words(), is.tags().words());
         if (!was.electrical().equals(is.electrical())) {
             lines.add("electrical check");
         }

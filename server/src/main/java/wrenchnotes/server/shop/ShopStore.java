@@ -14,6 +14,7 @@ import wrenchnotes.core.check.ElectricalLimits;
 import wrenchnotes.core.shop.DecimalMark;
 import wrenchnotes.core.shop.OpeningHours;
 import wrenchnotes.core.shop.ShopSettings;
+import wrenchnotes.core.shop.TagSize;
 import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.Sql;
 
@@ -36,7 +37,7 @@ class ShopStore {
     Versioned settings() {
         return jdbc.sql("""
                         SELECT name, currency, hour_minor, zone, open, decimal, terms, electrical_asked, earth_ohm,
-                               earthed_mohm, double_mohm, electrical_rule, version
+                               earthed_mohm, double_mohm, electrical_rule, tags, version
                         FROM shop
                         """)
                 .query((row, n) -> new Versioned(
@@ -53,7 +54,8 @@ class ShopStore {
                                         row.getDouble("earth_ohm"),
                                         row.getDouble("earthed_mohm"),
                                         row.getDouble("double_mohm"),
-                                        row.getString("electrical_rule"))),
+                                        row.getString("electrical_rule")),
+                                TagSize.valueOf(row.getString("tags"))),
                         row.getLong("version")))
                 .single();
     }
@@ -78,8 +80,8 @@ class ShopStore {
     void addIfNone(ShopSettings first) {
         write("""
                 INSERT INTO shop (id, name, currency, hour_minor, zone, open, decimal, terms, electrical_asked, earth_ohm,
-                                  earthed_mohm, double_mohm, electrical_rule)
-                VALUES (1, :name, :currency, :hour, :zone, :open, :decimal, :terms, :asked, :earth, :earthed, :double, :rule)
+                                  earthed_mohm, double_mohm, electrical_rule, tags)
+                VALUES (1, :name, :currency, :hour, :zone, :open, :decimal, :terms, :asked, :earth, :earthed, :double, :rule, :tags)
                 ON CONFLICT DO NOTHING
                 """, first);
     }
@@ -89,7 +91,7 @@ class ShopStore {
                 UPDATE shop
                 SET name = :name, currency = :currency, hour_minor = :hour, zone = :zone, open = :open,
                     decimal = :decimal, terms = :terms, electrical_asked = :asked, earth_ohm = :earth,
-                    earthed_mohm = :earthed, double_mohm = :double, electrical_rule = :rule, version = version + 1
+                    earthed_mohm = :earthed, double_mohm = :double, electrical_rule = :rule, tags = :tags, version = version + 1
                 """, said);
     }
 
@@ -107,6 +109,7 @@ class ShopStore {
                 .param("earthed", said.electrical().earthedMohm())
                 .param("double", said.electrical().doubleMohm())
                 .param("rule", said.electrical().rule())
+                .param("tags", said.tags().name())
                 .update();
     }
 

@@ -1,3 +1,4 @@
+import { answers } from './api/queries';
 import '@fontsource/atkinson-hyperlegible/latin-400.css';
 import '@fontsource/atkinson-hyperlegible/latin-700.css';
 import '@fontsource/ibm-plex-mono/latin-400.css';
@@ -9,11 +10,12 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem } from './api/client';
 import { whenBack } from './api/connection';
+import { useSession } from './api/session';
 import { Shell } from './app/Shell';
+import { reloadAfterUpgrade } from './app/upgraded';
 import { Loaded } from './parts/States';
 import RackPage from './schedule/RackPage';
 import { SignIn } from './team/SignIn';
-import { useSession } from './team/session';
 import { system } from './theme';
 
 const CheckInPage = lazy(() => import('./checkin/CheckInPage'));
@@ -35,10 +37,10 @@ const ShopPage = lazy(() => import('./team/ShopPage'));
 /** A session that ended shows the door again; what was typed is asked for once more, never half sent. */
 function heard(error: unknown) {
   if (error instanceof Problem && error.status === 401) {
-    queries.invalidateQueries({ queryKey: ['session'] });
+    queries.invalidateQueries({ queryKey: answers.session() });
   }
   if (error instanceof Problem && error.isOfTheShop) {
-    queries.invalidateQueries({ queryKey: ['keeping', 'wrong'] });
+    queries.invalidateQueries({ queryKey: answers.keeping('wrong') });
   }
 }
 
@@ -92,6 +94,8 @@ function App() {
     </Loaded>
   );
 }
+
+reloadAfterUpgrade();
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

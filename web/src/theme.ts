@@ -49,6 +49,13 @@ export const system = createSystem(
       '*:focus-visible': { outline: '3px solid', outlineColor: 'chalk', outlineOffset: '2px' },
       '[data-bench] *:focus-visible': { outlineColor: 'brassLight' },
       'header, .noprint': { _print: { display: 'none !important' } },
+      // A finger is wider than a pointer.
+      'button, select, input, textarea, [role="button"]': {
+        '@media (pointer: coarse)': { minHeight: '44px !important' },
+      },
+      'input[type="checkbox"], input[type="radio"]': {
+        '@media (pointer: coarse)': { minWidth: '28px', minHeight: '28px !important' },
+      },
       h1: { fontSize: '21px', fontWeight: 700 },
       h2: { fontSize: '16px', fontWeight: 700 },
     },

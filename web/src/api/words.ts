@@ -24,3 +24,8 @@ export function span(minutes: number): string {
   }
   return minutes < 59.5 ? `${Math.max(1, Math.round(minutes))} min` : `${(minutes / 60).toFixed(1)} h`;
 }
+
+/** "drawer belt, slack". */
+export function faultWords({ component, wrong }: Schemas['FaultName']): string {
+  return `${component}, ${wrong}`;
+}

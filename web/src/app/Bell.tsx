@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
 import { Act } from '../parts/Buttons';
 import { chime, rings } from './ringing';
 
@@ -13,7 +14,7 @@ const RUNG = 'wn.rung';
 /** Rings when a wait is over: a strip across the top, a sound and a notification, as this browser is set. */
 export function Bell() {
   const timers = useQuery({
-    queryKey: ['holds'],
+    queryKey: answers.holds(),
     queryFn: () => answer(api.GET('/api/holds')),
     refetchInterval: 20_000,
   });

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { KeyCap } from '../parts/Buttons';
 import { Tag } from '../parts/Tag';
@@ -18,7 +19,7 @@ export function Finder({ dark }: { dark: boolean }) {
   const navigate = useNavigate();
   const asked = text.trim();
   const query = useQuery({
-    queryKey: ['find', asked],
+    queryKey: answers.find(asked),
     queryFn: () => answer(api.GET('/api/find', { params: { query: { q: asked } } })),
     enabled: asked.length > 0,
     placeholderData: (before) => (asked ? before : undefined),

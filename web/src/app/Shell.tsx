@@ -1,13 +1,17 @@
 import { Box, chakra, Dialog, Portal } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Suspense, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { WrongStrip } from '../keeping/WrongStrip';
 import { Act, KeyCap } from '../parts/Buttons';
 import { Bell } from './Bell';
+import { Broken } from './Broken';
 import { Finder } from './Finder';
-import { useKeys, useListedKeys } from './keys';
+import { singleKeys, useKeys, useListedKeys } from './keys';
+import { wasUpgraded } from './upgraded';
 
 const ROOMS = [
   ['/rack', 'Rack'],
@@ -21,7 +25,10 @@ const ROOMS = [
 
 /** The strip across the top, and the room below it. */
 export function Shell({ person }: { person: Schemas['SignedIn'] }) {
-  const dark = /^\/bench\/\d+$/.test(useLocation().pathname);
+  const path = useLocation().pathname;
+  const dark = /^\/bench\/\d+$/.test(path);
+  const [upgraded, setUpgraded] = useState(wasUpgraded);
+  const main = useRoomFocus(path);
   const [help, setHelp] = useState(false);
   useKeys([{ key: '?', label: 'Show the keys of this screen', act: () => setHelp(true) }]);
   return (
@@ -65,14 +72,48 @@ export function Shell({ person }: { person: Schemas['SignedIn'] }) {
       </chakra.header>
       <WrongStrip />
       <Bell />
-      <chakra.main flex="1" minH={0} display="flex" flexDirection="column">
-        <Suspense fallback={<Box p="24px">Fetching…</Box>}>
-          <Outlet />
-        </Suspense>
+      {upgraded && (
+        <Box role="status" bg="tape" color="ink" px="16px" py="6px" className="noprint">
+          Wrench Notes was upgraded, and this page was loaded anew.{' '}
+          <Act look="quiet" minH="30px" onClick={() => setUpgraded(false)}>
+            Good
+          </Act>
+        </Box>
+      )}
+      <chakra.main
+        ref={main}
+        tabIndex={-1}
+        _focusVisible={{ outline: 'none' }}
+        flex="1"
+        minH={0}
+        display="flex"
+        flexDirection="column"
+      >
+        <ErrorBoundary FallbackComponent={Broken} resetKeys={[path]}>
+          <Suspense fallback={<Box p="24px">Fetching…</Box>}>
+            <Outlet />
+          </Suspense>
+        </ErrorBoundary>
       </chakra.main>
       <KeyList open={help} close={() => setHelp(false)} />
     </Box>
   );
+}
+
+/** In another room the focus is at its beginning, unless a field of it has taken it. */
+function useRoomFocus(path: string) {
+  const main = useRef<HTMLElement>(null);
+  const before = useRef(path);
+  useEffect(() => {
+    if (before.current !== path) {
+      before.current = path;
+      const taken = main.current?.contains(document.activeElement) && document.activeElement !== main.current;
+      if (!taken) {
+        main.current?.focus({ preventScroll: true });
+      }
+    }
+  }, [path]);
+  return main;
 }
 
 function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolean; help: () => void }) {
@@ -81,7 +122,7 @@ function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolea
     mutationFn: () => answer(api.DELETE('/api/session')),
     onSuccess: (session) => {
       // The session itself stays in place: the screen that watches it would not notice a new one.
-      client.setQueryData(['session'], session);
+      client.setQueryData(answers.session(), session);
       client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
     },
   });
@@ -101,6 +142,24 @@ function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolea
   );
 }
 
+/** Keys of one letter can be in the way of whoever speaks to the machine, or shakes (WCAG 2.1.4). */
+function SingleKeys() {
+  const [on, setOn] = useState(singleKeys.on());
+  return (
+    <chakra.label display="flex" gap="8px" alignItems="center" pb="8px" cursor="pointer">
+      <input
+        type="checkbox"
+        checked={on}
+        onChange={(event) => {
+          singleKeys.set(event.target.checked);
+          setOn(event.target.checked);
+        }}
+      />
+      Keys of one letter or digit act on this device
+    </chakra.label>
+  );
+}
+
 function KeyList({ open, close }: { open: boolean; close: () => void }) {
   const keys = useListedKeys();
   return (
@@ -113,6 +172,7 @@ function KeyList({ open, close }: { open: boolean; close: () => void }) {
               <Dialog.Title>Keys of this screen</Dialog.Title>
             </Dialog.Header>
             <Dialog.Body>
+              <SingleKeys />
               {keys.map((key) => (
                 <Box key={key.key + key.label} display="grid" gridTemplateColumns="80px 1fr" py="4px">
                   <span>

@@ -30,6 +30,29 @@ function act(name: string) {
   }
 }
 
+/** On a layout with other letters a key is called by where it lies: the one that is Q elsewhere. */
+export function nameOf({ key, code }: { key: string; code: string }): string {
+  if (key === ' ') {
+    return 'Space';
+  }
+  const letter = /^Key([A-Z])$/.exec(code)?.[1];
+  return key.length > 1 ? key : letter && !/^[\x20-\x7e]$/.test(key) ? letter : key.toUpperCase();
+}
+
+const OFF = 'single keys are off';
+
+/** Whether keys of one letter or digit act on this device; what asks for them still lists them. */
+export const singleKeys = {
+  on: () => localStorage.getItem(OFF) === null,
+  set(on: boolean) {
+    if (on) {
+      localStorage.removeItem(OFF);
+    } else {
+      localStorage.setItem(OFF, 'yes');
+    }
+  },
+};
+
 const scans = watchForScans(act);
 
 function pressed(event: KeyboardEvent) {
@@ -40,7 +63,10 @@ function pressed(event: KeyboardEvent) {
     event.preventDefault();
     return;
   }
-  const name = event.key === ' ' ? 'Space' : event.key.length === 1 ? event.key.toUpperCase() : event.key;
+  const name = nameOf(event);
+  if (name.length === 1 && name !== '?' && !singleKeys.on()) {
+    return;
+  }
   // A focused button keeps its own Space and Enter, but for the one act that is the screen's main key.
   const known = !covered() && listed.some((one) => one.key === name);
   if (known) {

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { Trouble } from '../parts/States';
 import { DarkChip } from './DarkChip';
 import type { Bench } from './press';
@@ -13,7 +14,7 @@ export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim
     one.fitted === undefined ? [] : [`${one.component}:${one.fitted}`],
   );
   const whole = useQuery({
-    queryKey: ['whole', bench.unit.revisionId, fitted],
+    queryKey: answers.whole(bench.unit.revisionId, fitted),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/whole', {
@@ -22,7 +23,7 @@ export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim
       ),
   });
   const access = useQuery({
-    queryKey: ['access', bench.unit.revisionId, aim.targets, fitted],
+    queryKey: answers.access(bench.unit.revisionId, aim.targets, fitted),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/access', {

@@ -3,6 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
+import { useTitle } from '../app/useTitle';
 import { Mat } from '../drawing/Mat';
 import { Loaded } from '../parts/States';
 import { AbsentStrip } from './AbsentStrip';
@@ -18,7 +20,7 @@ import { usePresses } from './usePresses';
 export default function BenchPage() {
   const job = Number(useParams().job);
   const bench = useQuery({
-    queryKey: ['bench', job],
+    queryKey: answers.bench(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/bench', { params: { path: { job } } })),
   });
   return (
@@ -41,6 +43,7 @@ function firstWay(bench: Bench): 'IN' | 'OUT' {
 }
 
 function BenchOf({ bench }: { bench: Bench }) {
+  useTitle(`${bench.unit.tag}, bench`);
   const [way, setWay] = useState<'IN' | 'OUT'>(() => firstWay(bench));
   const [pointed, setPointed] = useState<Pointed>();
   const done = useCallback(() => setPointed(undefined), []);

@@ -2,14 +2,17 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { useKeys } from '../app/keys';
+import { useTitle } from '../app/useTitle';
 import { Act } from '../parts/Buttons';
 import { Empty, Loaded } from '../parts/States';
 import { Tag } from '../parts/Tag';
 
 /** What is open on a bench now, and what could be opened next. */
 export default function BenchRoom() {
-  const rack = useQuery({ queryKey: ['rack'], queryFn: () => answer(api.GET('/api/rack')) });
+  useTitle('Bench');
+  const rack = useQuery({ queryKey: answers.rack(), queryFn: () => answer(api.GET('/api/rack')) });
   return <Loaded query={rack}>{(now) => <Benches rack={now} />}</Loaded>;
 }
 

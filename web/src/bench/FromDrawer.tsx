@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
+import { answers } from '../api/queries';
 import { Pick } from '../parts/Fields';
 
 /** The drawer that a replacement comes from: what may fit is listed first. */
@@ -17,7 +18,7 @@ export function FromDrawer({
   pick: (part?: number) => void;
 }) {
   const parts = useQuery({
-    queryKey: ['parts', job, thing],
+    queryKey: answers.parts(job, thing),
     queryFn: () =>
       answer(api.GET('/api/jobs/{job}/bench/things/{thing}/parts', { params: { path: { job, thing } } })),
   });

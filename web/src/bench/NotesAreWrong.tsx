@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { Act } from '../parts/Buttons';
 import { Loaded, Trouble } from '../parts/States';
 import { Counter } from './Counter';
@@ -19,7 +20,7 @@ export function NotesAreWrong({
   done: () => void;
 }) {
   const notes = useQuery({
-    queryKey: ['notes', step.revisionId],
+    queryKey: answers.notes(step.revisionId),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: step.revisionId } } }),

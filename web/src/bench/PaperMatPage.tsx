@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { PaperMat } from '../drawing/PaperMat';
 import { Act } from '../parts/Buttons';
 import { Empty, Loaded } from '../parts/States';
@@ -12,7 +13,7 @@ import { whole } from './heaps';
 export default function PaperMatPage() {
   const job = Number(useParams().job);
   const bench = useQuery({
-    queryKey: ['bench', job],
+    queryKey: answers.bench(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/bench', { params: { path: { job } } })),
   });
   return <Loaded query={bench}>{(now) => <PaperOf bench={now} />}</Loaded>;

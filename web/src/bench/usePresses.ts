@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { newRequestId, Problem } from '../api/client';
-import { useSession } from '../team/session';
+import { answers } from '../api/queries';
+import { useSession } from '../api/session';
 import { type Bench, type Press, send } from './press';
 
 type Kept = { id: string; version: number; press: Press };
@@ -48,18 +49,18 @@ export function usePresses(bench: Bench, done: () => void) {
       send(job, kept.version, kept.press, kept.id).then(
         (now) => {
           settle();
-          client.setQueryData(['bench', job], now);
-          for (const key of ['rack', 'parts', 'holds']) {
-            client.invalidateQueries({ queryKey: [key] });
+          client.setQueryData(answers.bench(job), now);
+          for (const changed of [answers.rack(), answers.parts(), answers.holds()]) {
+            client.invalidateQueries({ queryKey: changed });
           }
-          client.invalidateQueries({ queryKey: ['job', job] });
+          client.invalidateQueries({ queryKey: answers.job(job) });
           done();
         },
         (problem) => {
           if (problem instanceof Problem && PASSES.includes(problem.status)) {
             setStuck(problem);
             if (problem.isOfTheShop) {
-              client.invalidateQueries({ queryKey: ['keeping', 'wrong'] });
+              client.invalidateQueries({ queryKey: answers.keeping('wrong') });
             }
             if (!left) {
               timer = window.setTimeout(attempt, RETRY_MS);
@@ -69,7 +70,7 @@ export function usePresses(bench: Bench, done: () => void) {
           settle();
           setError(problem);
           if (problem instanceof Problem && problem.status === 412) {
-            client.invalidateQueries({ queryKey: ['bench', job] });
+            client.invalidateQueries({ queryKey: answers.bench(job) });
           }
         },
       );

@@ -3,11 +3,13 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
+import { useCurrency } from '../api/session';
+import { useTitle } from '../app/useTitle';
 import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
-import { useCurrency } from '../team/session';
 import { minorOf } from '../typed/sum';
 import { ArrivalFields } from './ArrivalFields';
 import { CounterOutlook } from './CounterOutlook';
@@ -19,8 +21,9 @@ import { UnitField } from './UnitField';
 import { useCounter } from './useCounter';
 
 export default function CheckInPage() {
+  useTitle('Check-in');
   const counter = useCounter();
-  const models = useQuery({ queryKey: ['models'], queryFn: () => answer(api.GET('/api/models')) });
+  const models = useQuery({ queryKey: answers.models(), queryFn: () => answer(api.GET('/api/models')) });
   return (
     <Loaded query={counter}>
       {(start) => <Loaded query={models}>{(all) => <Counter counter={start} models={all} />}</Loaded>}
@@ -42,7 +45,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
   const revision = form.revisionId ?? (revisions.length === 1 ? revisions[0]?.id : undefined);
 
   const found = useQuery({
-    queryKey: ['units', form.seen.trim()],
+    queryKey: answers.units(form.seen.trim()),
     queryFn: () => answer(api.GET('/api/units', { params: { query: { find: form.seen.trim() } } })),
     enabled: form.seen.trim().length > 1,
   });
@@ -65,7 +68,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
 
   const words = useCounter(revision).data?.symptoms ?? counter.symptoms;
   const notes = useQuery({
-    queryKey: ['notes', revision],
+    queryKey: answers.notes(revision),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision as number } } }),

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { LookFirst } from '../diagnosis/LookFirst';
 import { NextChecks } from '../diagnosis/NextChecks';
@@ -33,7 +34,7 @@ export function CounterOutlook({
   const absent = said.symptoms.filter((one) => !one.present).map((one) => one.name);
   const query = { present, absent, marks: said.marks, unit: unit?.unit.id, resale, paid };
   const outlook = useQuery({
-    queryKey: ['outlook', revision, query],
+    queryKey: answers.outlook(revision, query),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/outlook', {

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
@@ -21,11 +22,11 @@ export function LotField({
 }) {
   const client = useQueryClient();
   const [source, setSource] = useState('');
-  const lots = useQuery({ queryKey: ['lots'], queryFn: () => answer(api.GET('/api/lots')) });
+  const lots = useQuery({ queryKey: answers.lots(), queryFn: () => answer(api.GET('/api/lots')) });
   const open = useMutation({
     mutationFn: () => answer(api.POST('/api/lots', { body: { source } })),
     onSuccess: (lot) => {
-      client.invalidateQueries({ queryKey: ['lots'] });
+      client.invalidateQueries({ queryKey: answers.lots() });
       change({ lotId: lot.id });
       setSource('');
     },

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 
@@ -29,7 +30,7 @@ export function OwnerField({
 }) {
   const asked = name.trim();
   const owners = useQuery({
-    queryKey: ['owners', asked],
+    queryKey: answers.owners(asked),
     queryFn: () => answer(api.GET('/api/owners', { params: { query: { find: asked } } })),
     enabled: asked.length > 1 && ownerId === undefined,
   });

@@ -2,6 +2,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
+import { useTitle } from '../app/useTitle';
 import { Act, Chip } from '../parts/Buttons';
 import { Loaded, Trouble } from '../parts/States';
 import { AREAS } from './areas';
@@ -10,7 +12,8 @@ type Word = Schemas['Word'];
 
 /** The shop's words for what units do. Two that say the same are merged; what was said stays as it was said. */
 export default function WordsPage() {
-  const words = useQuery({ queryKey: ['words'], queryFn: () => answer(api.GET('/api/symptoms')) });
+  useTitle('Words');
+  const words = useQuery({ queryKey: answers.words(), queryFn: () => answer(api.GET('/api/symptoms')) });
   return (
     <Box p="12px 24px" overflowY="auto">
       <chakra.h1>The words for what units do</chakra.h1>
@@ -24,7 +27,7 @@ function Merging({ words }: { words: Word[] }) {
   const [picked, pick] = useState<Word>();
   const settled = (all: Word[]) => {
     client.invalidateQueries();
-    client.setQueryData(['words'], all);
+    client.setQueryData(answers.words(), all);
     pick(undefined);
   };
   const merge = useMutation({

@@ -2,11 +2,11 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { useCurrency } from '../api/session';
 import { useJobWrite } from '../api/useJobWrite';
 import { moment } from '../api/words';
 import { Act, Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
-import { useCurrency } from '../team/session';
 import { money } from '../typed/sum';
 
 type Finding = Schemas['FindingRow'];

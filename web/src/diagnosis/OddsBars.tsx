@@ -3,17 +3,13 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { behindWords } from '../api/words';
+import { behindWords, faultWords } from '../api/words';
 import { OddsBar } from '../drawing/OddsBar';
 
 type Odds = Schemas['UnitOdds'];
 type Fault = Schemas['LikelyFault'];
 
 const FEW = 0.02;
-
-export function faultWords({ component, wrong }: Schemas['FaultName']): string {
-  return `${component}, ${wrong}`;
-}
 
 /** What it is likely to have: a bar a fault, with the jobs that stand behind it. */
 export function OddsBars({

@@ -2,11 +2,11 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { useJobWrite } from '../api/useJobWrite';
+import { faultWords } from '../api/words';
 import { useKeys } from '../app/keys';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
-import { faultWords } from './OddsBars';
 
 type Word = Schemas['OverrulingSaid']['word'];
 

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
+import { answers } from '../api/queries';
 
 export function useOutlook(job: number) {
   return useQuery({
-    queryKey: ['outlook', 'job', job],
+    queryKey: answers.outlook('job', job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/outlook', { params: { path: { job } } })),
     placeholderData: (previous) => previous,
   });
@@ -11,7 +12,7 @@ export function useOutlook(job: number) {
 
 export function useEvidence(job: number) {
   return useQuery({
-    queryKey: ['evidence', job],
+    queryKey: answers.evidence(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/evidence', { params: { path: { job } } })),
   });
 }

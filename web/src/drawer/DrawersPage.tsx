@@ -2,18 +2,21 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { answers } from '../api/queries';
+import { useCurrency } from '../api/session';
+import { useTitle } from '../app/useTitle';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { SumField } from '../parts/MoneyField';
 import { Empty, Loaded, Trouble } from '../parts/States';
-import { useCurrency } from '../team/session';
 import { money } from '../typed/sum';
 
 type Part = Schemas['Part'];
 
 /** Parts in stock, drawer by drawer. */
 export default function DrawersPage() {
-  const parts = useQuery({ queryKey: ['parts'], queryFn: () => answer(api.GET('/api/parts')) });
+  useTitle('Drawers');
+  const parts = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
   const [chosen, setChosen] = useState<Part>();
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 420px' }} flex="1">
@@ -118,7 +121,7 @@ function ChangePart({ part, changed }: { part: Part; changed: (part: Part) => vo
         api.POST('/api/parts/{part}/stock', { params: { path: { part: part.id } }, body: { count, why } }),
       ),
     onSuccess: (now) => {
-      client.invalidateQueries({ queryKey: ['parts'] });
+      client.invalidateQueries({ queryKey: answers.parts() });
       changed(now);
     },
   });
@@ -185,7 +188,7 @@ function PartForm({
           : api.POST('/api/parts', { body: said }),
       ),
     onSuccess: (saved) => {
-      client.invalidateQueries({ queryKey: ['parts'] });
+      client.invalidateQueries({ queryKey: answers.parts() });
       if (part) {
         changed?.(saved);
       } else {

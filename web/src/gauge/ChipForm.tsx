@@ -3,6 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text, Words } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -49,7 +50,7 @@ export function ChipForm({ done }: { done: (number: string) => void }) {
         }),
       ),
     onSuccess: () => {
-      client.invalidateQueries({ queryKey: ['gauge', 'logic'] });
+      client.invalidateQueries({ queryKey: answers.gauge('logic') });
       done(said.number.replace(/^74[A-Za-z]*/, ''));
     },
   });

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { keepPreviousData, type UseQueryResult, useQuery } from '@tanstack/react-query';
 import { type ReactNode, useRef, useState } from 'react';
 import { Problem, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
@@ -16,7 +17,7 @@ export type Judged = Schemas['RailRead']['verdict'];
 /** The answer to what is typed, live: the last one stands while the next is worked out. */
 export function useGauge<T>(name: string, asked: unknown, ask: () => Promise<T>): UseQueryResult<T> {
   return useQuery({
-    queryKey: ['gauge', name, asked],
+    queryKey: answers.gauge(name, asked),
     queryFn: ask,
     enabled: asked !== undefined,
     placeholderData: keepPreviousData,

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import { Navigate, NavLink, useLocation, useParams } from 'react-router';
+import { useTitle } from '../app/useTitle';
 import { BeltPage } from './BeltPage';
 import { BleedPage } from './BleedPage';
 import { CapacitorPage } from './CapacitorPage';
@@ -29,6 +30,7 @@ const GAUGES = {
 const LAST = 'last gauge';
 
 export default function GaugesPage() {
+  useTitle('Gauges');
   const { search } = useLocation();
   const name = useParams().gauge ?? sessionStorage.getItem(LAST) ?? 'belt';
   useEffect(() => sessionStorage.setItem(LAST, name), [name]);

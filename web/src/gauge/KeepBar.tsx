@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { createPortal } from 'react-dom';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { useJobWrite } from '../api/useJobWrite';
 import { useKeys } from '../app/keys';
 import { Act, Chip } from '../parts/Buttons';
@@ -92,7 +93,7 @@ function Keep({
 }) {
   const meter = useMeter();
   const sheet = useQuery({
-    queryKey: ['job', job],
+    queryKey: answers.job(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}', { params: { path: { job } } })),
   });
   const measured = useMeasured(job);
@@ -185,7 +186,7 @@ function Keep({
 
 export function useMeasured(job: number) {
   return useQuery({
-    queryKey: ['measurements', job],
+    queryKey: answers.measurements(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/measurements', { params: { path: { job } } })),
   });
 }
@@ -193,7 +194,7 @@ export function useMeasured(job: number) {
 /** What is typed now beside what was kept before, as soon as there is something to lay beside. */
 function BesideNow({ job, body }: { job: number; body: Schemas['Measured'] }) {
   const beside = useQuery({
-    queryKey: ['beside', job, body.asked, body.place],
+    queryKey: answers.beside(job, body.asked, body.place),
     queryFn: () =>
       answer(api.POST('/api/jobs/{job}/measurements/beside', { params: { path: { job } }, body })),
     placeholderData: (before) => before,

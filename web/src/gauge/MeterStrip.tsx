@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -30,7 +31,7 @@ const DAYS: Record<string, [string, Manner]> = {
 export function MeterStrip() {
   const meter = useMeter();
   const [asking, setAsking] = useState(false);
-  const where = useQuery({ queryKey: ['meter'], queryFn: () => answer(api.GET('/api/meter')) });
+  const where = useQuery({ queryKey: answers.meter(), queryFn: () => answer(api.GET('/api/meter')) });
   const { field } = meter;
   const take = () => {
     if (field) {
@@ -83,7 +84,7 @@ function WhichMeter({ now }: { now: Schemas['MeterNow'] }) {
   const client = useQueryClient();
   const [host, setHost] = useState(now.host);
   const [port, setPort] = useState(`${now.port}`);
-  const said = (meter: Schemas['MeterNow']) => client.setQueryData(['meter'], meter);
+  const said = (meter: Schemas['MeterNow']) => client.setQueryData(answers.meter(), meter);
   const move = useMutation({
     mutationFn: () => answer(api.PUT('/api/meter', { body: { host, port: Number(port) } })),
     onSuccess: said,

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -46,7 +47,7 @@ export function CheckForm({
   const terms = planned.find((one) => one.planned.id === said.planned)?.planned.terms;
   const [why, setWhy] = useState('');
   const usual = useQuery({
-    queryKey: ['why not'],
+    queryKey: answers.whyNot(),
     queryFn: () => answer(api.GET('/api/checks/why-not')),
     enabled: said.verdict === 'NOT_TESTED',
   });

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { answers } from '../api/queries';
 import { dayForField } from '../api/shopWide';
 import { useJobWrite } from '../api/useJobWrite';
 import { ArrivalFields } from '../checkin/ArrivalFields';
@@ -56,7 +57,7 @@ function Form({
     places: sheet.places,
   });
   const notes = useQuery({
-    queryKey: ['notes', revisionId],
+    queryKey: answers.notes(revisionId),
     queryFn: () =>
       answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revisionId } } })),
   });

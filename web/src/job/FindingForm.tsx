@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
@@ -25,7 +26,7 @@ export function FindingForm({
   done: () => void;
 }) {
   const model = useModel(modelId);
-  const parts = useQuery({ queryKey: ['parts'], queryFn: () => answer(api.GET('/api/parts')) });
+  const parts = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
   const [component, setComponent] = useState(corrects?.fault.component ?? '');
   const [wrong, setWrong] = useState(corrects?.fault.wrong ?? '');
   const [remedy, setRemedy] = useState<Remedy>(corrects?.done.remedy ?? 'REPLACED');
@@ -49,7 +50,7 @@ export function FindingForm({
   };
   const words = `${component} ${wrong} ${remark}`.trim();
   const hazards = useQuery({
-    queryKey: ['work-hazards', remedy, words],
+    queryKey: answers.workHazards(remedy, words),
     queryFn: () => answer(api.GET('/api/work-hazards', { params: { query: { remedy, words } } })),
     placeholderData: (before) => before,
   });

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
 import { momentOf, wallClock } from '../api/shopWide';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
@@ -16,7 +17,7 @@ type Kind = Schemas['HoldRow']['kind'];
 export function HoldForm({ job, model, done }: { job: number; model: number; done: () => void }) {
   const components = useModel(model).data?.components ?? [];
   const bench = useQuery({
-    queryKey: ['bench', job],
+    queryKey: answers.bench(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/bench', { params: { path: { job } } })),
   });
   const [held, setHeld] = useState('');
@@ -24,7 +25,7 @@ export function HoldForm({ job, model, done }: { job: number; model: number; don
   const [why, setWhy] = useState('');
   const [until, setUntil] = useState('');
   const usual = useQuery({
-    queryKey: ['usual', job],
+    queryKey: answers.usual(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/holds/usual', { params: { path: { job } } })),
   });
   const likely = usual.data?.find((one) => one.kind === kind);

@@ -3,9 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { useJobWrite } from '../api/useJobWrite';
 import { day } from '../api/words';
 import { useKeys } from '../app/keys';
+import { useTitle } from '../app/useTitle';
 import { Act } from '../parts/Buttons';
 import { Caution, Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
@@ -25,7 +27,7 @@ import { Story } from './Story';
 export default function JobPage() {
   const job = Number(useParams().job);
   const sheet = useQuery({
-    queryKey: ['job', job],
+    queryKey: answers.job(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}', { params: { path: { job } } })),
     refetchInterval: 15_000,
   });
@@ -41,6 +43,7 @@ function stageNow(sheet: Schemas['JobSheet']): Schemas['Check']['stage'] {
 
 function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
   const { job } = sheet;
+  useTitle(`${job.unit.tag}, job sheet`);
   const navigate = useNavigate();
   const [doing, setDoing] = useState<Doing>({ what: 'nothing' });
   const done = () => setDoing({ what: 'nothing' });

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
+import { answers } from '../api/queries';
 import { Act } from '../parts/Buttons';
 import { Pick } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -17,7 +18,7 @@ const PLACES = Array.from({ length: 24 }, (_, n) => n + 1);
 /** Papers of the job once more: to the shop's printer, or opened for the browser's. */
 export function Papers({ job }: { job: number }) {
   const [place, setPlace] = useState(1);
-  const shop = useQuery({ queryKey: ['shop'], queryFn: () => answer(api.GET('/api/shop')) });
+  const shop = useQuery({ queryKey: answers.shop(), queryFn: () => answer(api.GET('/api/shop')) });
   const sheet = shop.data?.settings.tags === 'SHEET_OF_24';
   const print = useMutation({
     mutationFn: (paper: (typeof PAPERS)[number][0]) =>

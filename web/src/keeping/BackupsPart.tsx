@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { moment } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Empty, Loaded, Trouble } from '../parts/States';
@@ -12,13 +13,13 @@ const SHOWN = 8;
 export function BackupsPart({ lead }: { lead: boolean }) {
   const client = useQueryClient();
   const backups = useQuery({
-    queryKey: ['keeping', 'backups'],
+    queryKey: answers.keeping('backups'),
     queryFn: () => answer(api.GET('/api/keeping/backups')),
     refetchInterval: (query) => (query.state.data?.going ? 700 : 60_000),
   });
   const begin = useMutation({
     mutationFn: () => answer(api.POST('/api/keeping/backups')),
-    onSuccess: (now) => client.setQueryData(['keeping', 'backups'], now),
+    onSuccess: (now) => client.setQueryData(answers.keeping('backups'), now),
   });
   return (
     <Box role="group" aria-label="Backups">

@@ -2,12 +2,13 @@ import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
 import { useConnection } from '../api/connection';
+import { answers } from '../api/queries';
 
 /** What is wrong with what lies under the shop, until it is over: a full disk, a damaged file, an old backup, a wrong clock. */
 export function WrongStrip() {
   const connection = useConnection();
   const state = useQuery({
-    queryKey: ['keeping', 'wrong'],
+    queryKey: answers.keeping('wrong'),
     queryFn: () => answer(api.GET('/api/keeping/wrong')),
     refetchInterval: 20_000,
   });

@@ -3,8 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { behindWords, day } from '../api/words';
-import { faultWords } from '../diagnosis/OddsBars';
+import { answers } from '../api/queries';
+import { behindWords, day, faultWords } from '../api/words';
+import { useTitle } from '../app/useTitle';
 import { OddsBar } from '../drawing/OddsBar';
 import { Empty, Loaded } from '../parts/States';
 import { Tag } from '../parts/Tag';
@@ -13,9 +14,10 @@ import { WorthBars } from './WorthBars';
 
 /** A crate, unit by unit: what each likely has, what each way leaves, and what is decided. */
 export default function LotPage() {
+  useTitle('Lot');
   const lot = Number(useParams().lot);
   const view = useQuery({
-    queryKey: ['lot', lot],
+    queryKey: answers.lot(lot),
     queryFn: () => answer(api.GET('/api/lots/{lot}', { params: { path: { lot } } })),
   });
   return (

@@ -2,12 +2,15 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
+import { useTitle } from '../app/useTitle';
 import { Empty, Loaded } from '../parts/States';
 
 /** The latest lots, newest first. */
 export default function LotsPage() {
-  const lots = useQuery({ queryKey: ['lots'], queryFn: () => answer(api.GET('/api/lots')) });
+  useTitle('Lots');
+  const lots = useQuery({ queryKey: answers.lots(), queryFn: () => answer(api.GET('/api/lots')) });
   return (
     <Box p="12px 24px" maxW="800px">
       <chakra.h1>Lots</chakra.h1>

@@ -2,11 +2,12 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
+import { useCurrency } from '../api/session';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act } from '../parts/Buttons';
 import { MoneyField } from '../parts/MoneyField';
 import { Loaded, Trouble } from '../parts/States';
-import { useCurrency } from '../team/session';
 import { money as inMoney, minorOf } from '../typed/sum';
 import { Decide } from './Decide';
 import { WorthBars } from './WorthBars';
@@ -28,7 +29,7 @@ export function ToBeSold({
   const said = minorOf(expected, currency) || undefined;
   const price = minorOf(fetched, currency);
   const figures = useQuery({
-    queryKey: ['money', job.id, said],
+    queryKey: answers.money(job.id, said),
     queryFn: () =>
       answer(
         api.GET('/api/jobs/{job}/money', { params: { path: { job: job.id }, query: { expected: said } } }),

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
+import { useCurrency } from '../api/session';
 import { span } from '../api/words';
-import { useCurrency } from '../team/session';
 import { money } from '../typed/sum';
 
 const LEVELS = {

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { useCurrency } from '../team/session';
+import { useCurrency } from '../api/session';
 import { colours } from '../theme';
 import { money } from '../typed/sum';
 

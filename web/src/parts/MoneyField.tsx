@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { type ComponentProps, useState } from 'react';
-import { useCurrency } from '../team/session';
+import { useCurrency } from '../api/session';
 import { money, plainSum, readSum } from '../typed/sum';
 import { Chip } from './Buttons';
 import { Text } from './Fields';

@@ -3,6 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
+import { useTitle } from '../app/useTitle';
 import { IntervalBar, JobSquares, percent } from '../drawing/IntervalBar';
 import { Chip } from '../parts/Buttons';
 import { Pick } from '../parts/Fields';
@@ -14,9 +16,10 @@ const MOST_DRAWN = 14;
 
 /** What keeps failing, on what, and how sure the shop can be of it. */
 export default function PatternsPage() {
+  useTitle('Patterns');
   const [months, setMonths] = useState<number>(18);
   const patterns = useQuery({
-    queryKey: ['patterns', 'all', months],
+    queryKey: answers.patterns('all', months),
     queryFn: () => answer(api.GET('/api/patterns', { params: { query: { months } } })),
     placeholderData: (before) => before,
   });

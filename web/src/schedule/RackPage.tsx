@@ -3,8 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
 import { moment } from '../api/words';
 import { useKeys } from '../app/keys';
+import { useTitle } from '../app/useTitle';
 import { RackDrawing } from '../drawing/RackDrawing';
 import { Act } from '../parts/Buttons';
 import { Empty, Loaded } from '../parts/States';
@@ -31,8 +33,9 @@ function addressOf(row: Row): string {
 
 /** Home: which unit to pick up next and why, what the rest wait for, and where each stands. */
 export default function RackPage() {
+  useTitle('Rack');
   const rack = useQuery({
-    queryKey: ['rack'],
+    queryKey: answers.rack(),
     queryFn: () => answer(api.GET('/api/rack')),
     refetchInterval: 15_000,
   });

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
+import { answers } from '../api/queries';
 import { chime, rings, setRings } from '../app/ringing';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -52,7 +53,7 @@ export function Ringing() {
 function Calendar() {
   const client = useQueryClient();
   const standing = useQuery({
-    queryKey: ['calendar'],
+    queryKey: answers.calendar(),
     queryFn: () => answer(api.GET('/api/calendar')),
   });
   const [address, setAddress] = useState<string>();
@@ -60,14 +61,14 @@ function Calendar() {
     mutationFn: () => answer(api.POST('/api/calendar')),
     onSuccess: (made) => {
       setAddress(`${window.location.origin}${made.path}`);
-      client.invalidateQueries({ queryKey: ['calendar'] });
+      client.invalidateQueries({ queryKey: answers.calendar() });
     },
   });
   const revoke = useMutation({
     mutationFn: () => answer(api.DELETE('/api/calendar')),
     onSuccess: () => {
       setAddress(undefined);
-      client.invalidateQueries({ queryKey: ['calendar'] });
+      client.invalidateQueries({ queryKey: answers.calendar() });
     },
   });
   return (

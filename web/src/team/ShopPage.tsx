@@ -3,6 +3,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
+import { useMay } from '../api/session';
+import { useTitle } from '../app/useTitle';
 import { Act, Chip } from '../parts/Buttons';
 import { Row, Text, Words } from '../parts/Fields';
 import { SumField } from '../parts/MoneyField';
@@ -10,11 +13,11 @@ import { Loaded, Trouble } from '../parts/States';
 import { Electrical } from './Electrical';
 import { Hours } from './Hours';
 import { Slots } from './Slots';
-import { useMay } from './session';
 
 /** What holds for the whole shop: its money, its clock, its hours, its rack. */
 export default function ShopPage() {
-  const shop = useQuery({ queryKey: ['shop'], queryFn: () => answer(api.GET('/api/shop')) });
+  useTitle('The shop');
+  const shop = useQuery({ queryKey: answers.shop(), queryFn: () => answer(api.GET('/api/shop')) });
   const mayChange = useMay('SETTINGS');
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '660px 1fr' }} flex="1">

@@ -4,6 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -26,7 +27,7 @@ export function SignIn({ session }: { session: Schemas['SessionView'] }) {
       answer(
         session.firstVisit ? api.POST('/api/session/first', { body }) : api.POST('/api/session', { body }),
       ),
-    onSuccess: (now) => client.setQueryData(['session'], now),
+    onSuccess: (now) => client.setQueryData(answers.session(), now),
   });
   const { errors } = form.formState;
   return (

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
@@ -25,9 +26,9 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
       );
     },
     onSuccess: (shop) => {
-      client.setQueryData(['shop'], shop);
-      client.invalidateQueries({ queryKey: ['rack'] });
-      client.invalidateQueries({ queryKey: ['counter'] });
+      client.setQueryData(answers.shop(), shop);
+      client.invalidateQueries({ queryKey: answers.rack() });
+      client.invalidateQueries({ queryKey: answers.counter() });
       setPicked(undefined);
       setName('');
     },

@@ -3,17 +3,20 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
+import { useMay } from '../api/session';
+import { useTitle } from '../app/useTitle';
 import { BackupsPart } from '../keeping/BackupsPart';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Ringing } from './Ringing';
 import { Roles } from './Roles';
-import { useMay } from './session';
 
 /** Who works here, and what they do. */
 export default function TeamPage() {
-  const people = useQuery({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')) });
+  useTitle('Team');
+  const people = useQuery({ queryKey: answers.people(), queryFn: () => answer(api.GET('/api/people')) });
   const mayAdd = useMay('PEOPLE');
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '620px 1fr' }} flex="1">
@@ -51,8 +54,8 @@ function Person({ person, changeable }: { person: Schemas['SignedIn']; changeabl
         api.PUT('/api/people/{person}/roles', { params: { path: { person: person.id } }, body: { roles } }),
       ),
     onSuccess: () => {
-      client.invalidateQueries({ queryKey: ['people'] });
-      client.invalidateQueries({ queryKey: ['session'] });
+      client.invalidateQueries({ queryKey: answers.people() });
+      client.invalidateQueries({ queryKey: answers.session() });
     },
   });
   return (
@@ -79,7 +82,7 @@ function NewPerson() {
     mutationFn: () => answer(api.POST('/api/people', { body: said })),
     onSuccess: () => {
       say(NOBODY);
-      client.invalidateQueries({ queryKey: ['people'] });
+      client.invalidateQueries({ queryKey: answers.people() });
     },
   });
   return (

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { answers } from '../api/queries';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Empty, Trouble } from '../parts/States';
@@ -12,7 +13,7 @@ type Component = Schemas['ModelComponent'];
 /** What can be reached in this model, what else people call it, and which of it is a model of its own. */
 export function Components({ sheet }: { sheet: Schemas['ModelSheet'] }) {
   const [changing, setChanging] = useState<number>();
-  const models = useQuery({ queryKey: ['models'], queryFn: () => answer(api.GET('/api/models')) });
+  const models = useQuery({ queryKey: answers.models(), queryFn: () => answer(api.GET('/api/models')) });
   const title = (id?: number) => {
     const found = models.data?.find((view) => view.model.id === id)?.model;
     return found ? `${found.maker} ${found.name}` : '';
@@ -100,8 +101,8 @@ function ComponentForm({
         }),
       ),
     onSuccess: () => {
-      client.invalidateQueries({ queryKey: ['model', model] });
-      client.invalidateQueries({ queryKey: ['whole'] });
+      client.invalidateQueries({ queryKey: answers.model(model) });
+      client.invalidateQueries({ queryKey: answers.whole() });
       done();
     },
   });

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Pick } from '../parts/Fields';
@@ -48,7 +49,7 @@ function OtherRevisions({
   const [from, setFrom] = useState(others[0]?.id ?? 0);
   const other = others.find((one) => one.id === from);
   const diff = useQuery({
-    queryKey: ['differences', revision.id, revision.notes, from, other?.notes],
+    queryKey: answers.differences(revision.id, revision.notes, from, other?.notes),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/differences', {
@@ -109,7 +110,7 @@ function DiffList({ diff }: { diff: Schemas['NotesDiff'] }) {
 function Versions({ revision }: { revision: Schemas['Revision'] }) {
   const [chosen, setChosen] = useState<number>();
   const versions = useQuery({
-    queryKey: ['versions', revision.id, revision.notes],
+    queryKey: answers.versions(revision.id, revision.notes),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/teardown/versions', {
@@ -154,7 +155,7 @@ function Versions({ revision }: { revision: Schemas['Revision'] }) {
 
 function Since({ revision, to }: { revision: number; to: number }) {
   const diff = useQuery({
-    queryKey: ['since', revision, to],
+    queryKey: answers.since(revision, to),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/teardown/differences', {
@@ -174,7 +175,10 @@ function Since({ revision, to }: { revision: number; to: number }) {
 function Offers({ sheet, revision }: { sheet: Schemas['ModelSheet']; revision: Schemas['Revision'] }) {
   const client = useQueryClient();
   const offers = useQuery({
-    queryKey: ['offers', revision.id, sheet.revisions.map((one) => one.notes)],
+    queryKey: answers.offers(
+      revision.id,
+      sheet.revisions.map((one) => one.notes),
+    ),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/teardown/offers', { params: { path: { revision: revision.id } } }),

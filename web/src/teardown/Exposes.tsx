@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { Chip } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
 import { toggled } from './toggled';
@@ -26,7 +27,7 @@ export function Exposes({
     mutationFn: () =>
       answer(api.POST('/api/models/{model}/components', { params: { path: { model } }, body: { name } })),
     onSuccess: async (added) => {
-      await client.invalidateQueries({ queryKey: ['model', model] });
+      await client.invalidateQueries({ queryKey: answers.model(model) });
       set({ exposes: [...step.exposes.filter((one) => one !== added.id), added.id] });
       setName('');
     },

@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
+import { useTitle } from '../app/useTitle';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Empty, Loaded, Trouble } from '../parts/States';
@@ -13,10 +15,11 @@ import { WayPage } from './WayPage';
 import { WholePage } from './WholePage';
 
 export default function ModelPage() {
+  useTitle('Model');
   const { model, revision, view } = useParams();
   const id = Number(model);
   const sheet = useQuery({
-    queryKey: ['model', id],
+    queryKey: answers.model(id),
     queryFn: () => answer(api.GET('/api/models/{model}', { params: { path: { model: id } } })),
   });
   return (
@@ -164,8 +167,8 @@ function RevisionForm({
             }),
       ),
     onSuccess: (saved) => {
-      client.invalidateQueries({ queryKey: ['model', model] });
-      client.invalidateQueries({ queryKey: ['models'] });
+      client.invalidateQueries({ queryKey: answers.model(model) });
+      client.invalidateQueries({ queryKey: answers.models() });
       if (!revision) {
         navigate(`/models/${model}/${saved.id}/notes`);
       }

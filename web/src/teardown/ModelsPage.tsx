@@ -4,6 +4,8 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
+import { useTitle } from '../app/useTitle';
 import { TakeIn } from '../exchange/TakeIn';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -11,7 +13,8 @@ import { Empty, Loaded, Trouble } from '../parts/States';
 
 /** What the shop knows how to open. */
 export default function ModelsPage() {
-  const models = useQuery({ queryKey: ['models'], queryFn: () => answer(api.GET('/api/models')) });
+  useTitle('Models');
+  const models = useQuery({ queryKey: answers.models(), queryFn: () => answer(api.GET('/api/models')) });
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 420px' }} flex="1">
       <Box p="16px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
@@ -89,7 +92,7 @@ function NewModel() {
   const add = useMutation({
     mutationFn: () => answer(api.POST('/api/models', { body: said })),
     onSuccess: (model) => {
-      client.invalidateQueries({ queryKey: ['models'] });
+      client.invalidateQueries({ queryKey: answers.models() });
       navigate(`/models/${model.id}`);
     },
   });

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { WriteOut } from '../exchange/WriteOut';
 import { Act } from '../parts/Buttons';
@@ -18,7 +19,7 @@ type Step = Schemas['StepSaid'];
 /** The notes of one revision: read as a list, changed step by step, saved as a whole. */
 export function Notes({ sheet, revision }: { sheet: Schemas['ModelSheet']; revision: Schemas['Revision'] }) {
   const notes = useQuery({
-    queryKey: ['notes', revision.id],
+    queryKey: answers.notes(revision.id),
     queryFn: () =>
       answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision.id } } })),
   });

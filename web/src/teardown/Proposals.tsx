@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
@@ -11,7 +12,7 @@ import { Trouble } from '../parts/States';
 /** What benches have seen otherwise; who may decide takes it into the notes or says why not. */
 export function Proposals({ revision }: { revision: number }) {
   const waiting = useQuery({
-    queryKey: ['proposals', revision],
+    queryKey: answers.proposals(revision),
     queryFn: () => answer(api.GET('/api/revisions/{revision}/proposals', { params: { path: { revision } } })),
   });
   return (

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { answers } from '../api/queries';
 import { Act } from '../parts/Buttons';
 import { Empty, Trouble } from '../parts/States';
 import { TakePhoto } from '../parts/TakePhoto';
@@ -26,8 +27,8 @@ export function RevisionLook({
         }),
       ),
     onSuccess: () => {
-      client.invalidateQueries({ queryKey: ['model', sheet.model.id] });
-      client.invalidateQueries({ queryKey: ['models'] });
+      client.invalidateQueries({ queryKey: answers.model(sheet.model.id) });
+      client.invalidateQueries({ queryKey: answers.models() });
     },
   });
   return (

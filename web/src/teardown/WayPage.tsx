@@ -3,6 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
 import { AccessMap } from '../drawing/AccessMap';
 import { Loaded, Trouble } from '../parts/States';
 import { InsideChoices } from './InsideChoices';
@@ -15,7 +16,7 @@ export function WayPage({ revision }: { revision: Schemas['Revision'] }) {
   const [asked, ask] = useSearchParams();
   const fitted = asked.getAll('in');
   const whole = useQuery({
-    queryKey: ['whole', revision.id, fitted],
+    queryKey: answers.whole(revision.id, fitted),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/whole', {
@@ -56,7 +57,7 @@ function WayOf({
   const [offer, setOffer] = useState<Offer>('time');
   const [pointed, setPointed] = useState<string>();
   const access = useQuery({
-    queryKey: ['access', notes.revisionId, notes.number, targets, fitted],
+    queryKey: answers.access(notes.revisionId, notes.number, targets, fitted),
     queryFn: () =>
       answer(
         api.GET('/api/revisions/{revision}/access', {

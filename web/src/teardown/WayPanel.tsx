@@ -1,10 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { useCurrency } from '../api/session';
 import { offWords } from '../drawing/AccessMap';
 import { Chip } from '../parts/Buttons';
 import { Caution, Empty } from '../parts/States';
-import { useCurrency } from '../team/session';
 import { money } from '../typed/sum';
 
 /** By what the way is chosen: time, parts, or whether it can be undone. */

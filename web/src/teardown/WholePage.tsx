@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { answers } from '../api/queries';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
@@ -21,7 +22,7 @@ export function WholePage({
   revision: Schemas['Revision'];
 }) {
   const notes = useQuery({
-    queryKey: ['notes', revision.id],
+    queryKey: answers.notes(revision.id),
     queryFn: () =>
       answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision.id } } })),
   });

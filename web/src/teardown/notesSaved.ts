@@ -1,9 +1,10 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { Schemas } from '../api/client';
+import { answers } from '../api/queries';
 
 /** New notes are shown at once; whatever was worked out from older ones is asked again. */
 export function notesSaved(client: QueryClient, model: number, saved: Schemas['NotesView']) {
-  client.setQueryData(['notes', saved.revisionId], saved);
+  client.setQueryData(answers.notes(saved.revisionId), saved);
   for (const key of [['models'], ['model', model], ['whole'], ['access']]) {
     client.invalidateQueries({ queryKey: key });
   }

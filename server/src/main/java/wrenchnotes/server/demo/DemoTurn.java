@@ -2,6 +2,8 @@ package wrenchnotes.server.demo;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,6 +54,10 @@ final class DemoTurn {
         }
     }
 
+    private static final int OPENS = 9;
+    private static final int SHUTS = 17;
+    private static final int BREAK = 60;
+
     final Shop shop;
     final DemoPlan.Visit visit;
     final Known known;
@@ -68,9 +74,9 @@ final class DemoTurn {
                 shop.revisions().get(visit.unit().model() + " " + visit.unit().revision());
         this.told = new DemoTold(visit);
         this.bencher = visit.luck() % 2 == 0 ? "tobias" : "wren";
-        this.at = shop.now()
+        this.at = inHours(shop.now()
                 .minus(Duration.ofMinutes((long) (visit.daysAgo() * 24 * 60)))
-                .truncatedTo(ChronoUnit.MINUTES);
+                .truncatedTo(ChronoUnit.MINUTES));
     }
 
     void taken(long id) {
@@ -95,9 +101,23 @@ final class DemoTurn {
         return new By(who.id(), who.name(), new Moment(shop.moments().incrementAndGet(), at));
     }
 
-    /** Time goes by, but never past today. */
+    /** Whoever comes while the shop is shut comes when it is open again; weekends are worked like other days. */
+    private Instant inHours(Instant at) {
+        ZonedDateTime there = at.atZone(ZoneId.systemDefault());
+        int hour = there.getHour();
+        if (hour >= OPENS && hour < SHUTS) {
+            return at;
+        }
+        ZonedDateTime day = hour < OPENS ? there : there.plusDays(1);
+        Instant open =
+                day.withHour(OPENS).withMinute(visit.luck() % 60).withSecond(0).toInstant();
+        return open.isBefore(shop.now()) ? open : at;
+    }
+
+    /** Time goes by, but never past today. What takes a while goes on in the hours of the shop; what is begun is finished. */
     Instant later(int minutes) {
         Instant next = at.plus(Duration.ofMinutes(minutes));
+        next = minutes >= BREAK ? inHours(next) : next;
         Instant latest = shop.now().minus(Duration.ofMinutes(2));
         at = next.isBefore(latest) ? next : at.isBefore(latest) ? latest : at.plusMillis(1);
         return at;

@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api, type Schemas } from '../api/client';
-import { writeAs } from '../api/shopWide';
+import { answer, api, type Schemas } from './client';
+import { answers } from './queries';
+import { writeAs } from './shopWide';
 
 /** Who is signed in on this browser, and what holds for the whole shop. */
 export function useSession() {
   return useQuery({
-    queryKey: ['session'],
+    queryKey: answers.session(),
     queryFn: async () => {
       const session = await answer(api.GET('/api/session'));
       writeAs(session.shop);

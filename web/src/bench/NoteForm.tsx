@@ -1,21 +1,37 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
+import { FoundAgain } from '../parts/FoundAgain';
 import { TakePhoto } from '../parts/TakePhoto';
+import { useDraft } from '../parts/useDraft';
 import type { Press } from './press';
 
 /** A remark or a picture of what is before the bench, for the story of this unit. */
 export function NoteForm({
+  job,
   press,
   busy,
   leave,
 }: {
+  job: number;
   press: (press: Press) => void;
   busy: boolean;
   leave: () => void;
 }) {
-  const [words, setWords] = useState('');
+  const draft = useDraft(`note ${job}`, '');
+  const words = draft.value;
+  const sent = useRef(false);
+  const { forget } = draft;
+  // The panel goes when the press went through; what was refused stays to be read.
+  useEffect(
+    () => () => {
+      if (sent.current) {
+        forget();
+      }
+    },
+    [forget],
+  );
   const [photo, setPhoto] = useState<string>();
   return (
     <chakra.form
@@ -24,10 +40,12 @@ export function NoteForm({
       aria-label="Note"
       onSubmit={(event) => {
         event.preventDefault();
+        sent.current = true;
         press({ act: 'note', said: { words: words.trim(), photo } });
       }}
     >
-      <Text label="Note" autoFocus value={words} onChange={(event) => setWords(event.target.value)} />
+      <FoundAgain draft={draft} />
+      <Text label="Note" autoFocus value={words} onChange={(event) => draft.set(event.target.value)} />
       {photo ? (
         <chakra.img src={`/api/photos/${photo}`} alt="What was just taken" maxH="220px" borderRadius="sm" />
       ) : (

@@ -60,7 +60,7 @@ export function PanelForm({
         />
       );
     case 'note':
-      return <NoteForm press={press} busy={busy} leave={leave} />;
+      return <NoteForm job={bench.unit.jobId} press={press} busy={busy} leave={leave} />;
     case 'screw':
       return <WhatIsIt bench={bench} press={press} busy={busy} leave={leave} />;
     case 'ends':

@@ -136,7 +136,7 @@ export function StartPanel({
           />
         </Box>
       )}
-      {noting && <NoteForm press={press} busy={busy} leave={() => setNoting(false)} />}
+      {noting && <NoteForm job={bench.unit.jobId} press={press} busy={busy} leave={() => setNoting(false)} />}
       {counting && <CountMissing steps={first} missing={missing} set={setMissing} />}
       <Box mt="auto" display="grid" gap="9px">
         <Act look="benchMain" minH="62px" fontSize="21px" keyName="Space" disabled={!ready} onClick={begin}>

@@ -8,8 +8,10 @@ import { useCurrency } from '../api/session';
 import { useTitle } from '../app/useTitle';
 import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
+import { FoundAgain } from '../parts/FoundAgain';
 import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
+import { useDraft } from '../parts/useDraft';
 import { minorOf } from '../typed/sum';
 import { ArrivalFields } from './ArrivalFields';
 import { CounterOutlook } from './CounterOutlook';
@@ -35,10 +37,11 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
   const client = useQueryClient();
   const navigate = useNavigate();
   const currency = useCurrency();
-  const [form, setForm] = useState<Form>(BLANK);
+  const draft = useDraft<Form>('check-in', BLANK);
+  const form = draft.value;
   const [last, setLast] = useState<{ jobId: number; tag: string; unprinted: boolean }>();
   const seenField = useRef<HTMLInputElement>(null);
-  const set = (part: Partial<Form>) => setForm((now) => ({ ...now, ...part }));
+  const set = (part: Partial<Form>) => draft.set((now) => ({ ...now, ...part }));
   const resale = form.ownership === 'RESALE';
   const slot = form.slot ?? counter.freeSlots[0] ?? '';
   const revisions = models.find((view) => view.model.id === form.modelId)?.revisions ?? [];
@@ -83,9 +86,10 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
       if (next) {
         // The next of the crate is likely much the same: what it is and where it came from stays.
         setLast(taken);
-        setForm(nextAfter(form));
+        draft.set(nextAfter(form));
         seenField.current?.focus();
       } else {
+        draft.forget();
         navigate(`/jobs/${taken.jobId}`, { state: { unprinted: taken.unprinted } });
       }
     },
@@ -128,6 +132,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
             </Box>
             <Tag text={known?.unit.tag ?? counter.nextTag} />
           </Box>
+          <FoundAgain draft={draft} />
           {last && (
             <Box role="status" bg="paper" px="10px" py="5px" mb="6px" fontSize="14.5px">
               <Link to={`/jobs/${last.jobId}`} style={{ color: '#27548A', textDecoration: 'underline' }}>

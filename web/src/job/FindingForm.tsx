@@ -7,11 +7,14 @@ import { answers } from '../api/queries';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
+import { FoundAgain } from '../parts/FoundAgain';
 import { OneOf } from '../parts/OneOf';
 import { Caution, Trouble } from '../parts/States';
+import { useDraft } from '../parts/useDraft';
 import { useModel } from '../teardown/useModel';
 
 type Remedy = Schemas['RemedyDone']['remedy'];
+type Said = Omit<Schemas['FindingSaid'], 'corrects'>;
 
 /** A fault seen and what was done about it. With `corrects` it strikes an earlier one and puts this in its place. */
 export function FindingForm({
@@ -27,27 +30,22 @@ export function FindingForm({
 }) {
   const model = useModel(modelId);
   const parts = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
-  const [component, setComponent] = useState(corrects?.fault.component ?? '');
-  const [wrong, setWrong] = useState(corrects?.fault.wrong ?? '');
-  const [remedy, setRemedy] = useState<Remedy>(corrects?.done.remedy ?? 'REPLACED');
-  const [partId, setPartId] = useState(corrects?.done.partId);
-  const [partCount, setPartCount] = useState(corrects?.done.partCount || 1);
-  const [remark, setRemark] = useState(corrects?.remark ?? '');
+  const draft = useDraft<Said>(corrects ? undefined : `finding ${job}`, {
+    component: corrects?.fault.component ?? '',
+    wrong: corrects?.fault.wrong ?? '',
+    remedy: corrects?.done.remedy ?? 'REPLACED',
+    partId: corrects?.done.partId,
+    partCount: corrects?.done.partCount || 1,
+    remark: corrects?.remark ?? '',
+    proof: corrects?.fault.proof,
+    cause: corrects?.fault.cause,
+    causeConfirmed: corrects?.fault.causeConfirmed ?? false,
+  });
+  const said = draft.value;
+  const say = (part: Partial<Said>) => draft.set((now) => ({ ...now, ...part }));
+  const { component, wrong, remedy, partId, partCount, remark, proof, cause, causeConfirmed } = said;
   const [why, setWhy] = useState('');
-  const [proof, setProof] = useState(corrects?.fault.proof);
-  const [cause, setCause] = useState(corrects?.fault.cause);
-  const [causeConfirmed, setCauseConfirmed] = useState(corrects?.fault.causeConfirmed ?? false);
-  const body = {
-    component,
-    wrong,
-    remedy,
-    partId,
-    partCount: partId === undefined ? 0 : partCount,
-    remark,
-    proof,
-    cause,
-    causeConfirmed,
-  };
+  const body = { ...said, partCount: partId === undefined ? 0 : partCount };
   const words = `${component} ${wrong} ${remark}`.trim();
   const hazards = useQuery({
     queryKey: answers.workHazards(remedy, words),
@@ -64,7 +62,10 @@ export function FindingForm({
             })
           : api.POST('/api/jobs/{job}/findings', { params: { path: { job } }, body }),
       ),
-    done,
+    () => {
+      draft.forget();
+      done();
+    },
   );
   const known = model.data?.components.find((one) =>
     [one.name, ...one.aliases].some((name) => name.toLowerCase() === component.trim().toLowerCase()),
@@ -80,19 +81,20 @@ export function FindingForm({
         write.mutate();
       }}
     >
+      <FoundAgain draft={draft} />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
         <Text
           label="Component"
           autoFocus
           list="components"
           value={component}
-          onChange={(event) => setComponent(event.target.value)}
+          onChange={(event) => say({ component: event.target.value })}
         />
         <Text
           label="What is wrong"
           list="faults"
           value={wrong}
-          onChange={(event) => setWrong(event.target.value)}
+          onChange={(event) => say({ wrong: event.target.value })}
         />
       </Box>
       <datalist id="components">
@@ -109,7 +111,7 @@ export function FindingForm({
       </datalist>
       <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="What was done">
         {(Object.keys(floor.Remedy) as Remedy[]).map((one) => (
-          <Chip key={one} on={remedy === one} onClick={() => setRemedy(one)}>
+          <Chip key={one} on={remedy === one} onClick={() => say({ remedy: one })}>
             {floor.Remedy[one]}
           </Chip>
         ))}
@@ -122,7 +124,7 @@ export function FindingForm({
           label="Part from a drawer"
           compact
           value={partId ?? ''}
-          onChange={(event) => setPartId(Number(event.target.value) || undefined)}
+          onChange={(event) => say({ partId: Number(event.target.value) || undefined })}
         >
           <option value="">none</option>
           {parts.data?.map((part) => (
@@ -139,30 +141,36 @@ export function FindingForm({
           max={99}
           disabled={partId === undefined}
           value={partCount}
-          onChange={(event) => setPartCount(Number(event.target.value))}
+          onChange={(event) => say({ partCount: Number(event.target.value) })}
         />
       </Box>
-      <OneOf label="What proved it" name="Proved by" words={floor.Means} picked={proof} pick={setProof} />
+      <OneOf
+        label="What proved it"
+        name="Proved by"
+        words={floor.Means}
+        picked={proof}
+        pick={(proof) => say({ proof })}
+      />
       <Box display="flex" gap="4px" alignItems="flex-end">
         <OneOf
           label="Where it came from"
           name="Came from"
           words={floor.Cause}
           picked={cause}
-          pick={setCause}
+          pick={(cause) => say({ cause })}
         />
         {cause && (
           <Chip
             on={causeConfirmed}
             minH="30px"
             fontSize="14px"
-            onClick={() => setCauseConfirmed(!causeConfirmed)}
+            onClick={() => say({ causeConfirmed: !causeConfirmed })}
           >
             {causeConfirmed ? 'confirmed' : 'only suspected'}
           </Chip>
         )}
       </Box>
-      <Text label="Remark" compact value={remark} onChange={(event) => setRemark(event.target.value)} />
+      <Text label="Remark" compact value={remark} onChange={(event) => say({ remark: event.target.value })} />
       {corrects && (
         <Text label="Why is it corrected" value={why} onChange={(event) => setWhy(event.target.value)} />
       )}

@@ -7,12 +7,15 @@ import { day } from '../api/words';
 import { WriteOut } from '../exchange/WriteOut';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
+import { FoundAgain } from '../parts/FoundAgain';
 import { Empty, Loaded, Trouble } from '../parts/States';
+import { useDraft } from '../parts/useDraft';
 import { newId } from './newId';
 import { notesSaved } from './notesSaved';
 import { Proposals } from './Proposals';
 import { StepForm } from './StepForm';
 import { StepList } from './StepList';
+import { together } from './together';
 
 type Step = Schemas['StepSaid'];
 
@@ -23,7 +26,7 @@ export function Notes({ sheet, revision }: { sheet: Schemas['ModelSheet']; revis
     queryFn: () =>
       answer(api.GET('/api/revisions/{revision}/teardown', { params: { path: { revision: revision.id } } })),
   });
-  return <Loaded query={notes}>{(now) => <NotesOf key={now.number} sheet={sheet} notes={now} />}</Loaded>;
+  return <Loaded query={notes}>{(now) => <NotesOf key={now.revisionId} sheet={sheet} notes={now} />}</Loaded>;
 }
 
 function blank(steps: Step[]): Step {
@@ -54,9 +57,52 @@ function blank(steps: Step[]): Step {
   };
 }
 
+/** What somebody changed and did not save yet, and of which version. */
+type Mine = { base: Step[]; number: number; steps: Step[] };
+
+/** Somebody else saved the same notes meanwhile: both are brought together, and nobody's steps are lost unseen. */
+function Meanwhile({
+  mine,
+  notes,
+  take,
+}: {
+  mine: Mine;
+  notes: Schemas['NotesView'];
+  take: (next: Mine | undefined) => void;
+}) {
+  const joined = together(mine.base, mine.steps, notes.steps);
+  return (
+    <Box role="alert" border="2px solid" borderColor="amber" borderRadius="sm" p="10px" mb="8px">
+      <b>
+        {notes.by} saved version {notes.number} meanwhile{notes.why ? `: ${notes.why}` : ''}.
+      </b>{' '}
+      Your steps are still here.
+      {joined.both.length > 0 && <Box>Both of you changed {joined.both.join(', ')}: yours would stand.</Box>}
+      <Box display="flex" gap="8px" mt="6px">
+        <Act
+          look="main"
+          onClick={() => take({ base: notes.steps, number: notes.number, steps: joined.steps })}
+        >
+          Bring both together
+        </Act>
+        <Act onClick={() => take(undefined)}>Throw mine away</Act>
+      </Box>
+    </Box>
+  );
+}
+
 function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas['NotesView'] }) {
   const client = useQueryClient();
-  const [steps, setSteps] = useState(notes.steps);
+  const draft = useDraft<Mine | undefined>(`notes ${notes.revisionId}`, undefined);
+  const mine = draft.value;
+  const steps = mine?.steps ?? notes.steps;
+  const setSteps = (next: Step[]) =>
+    draft.set((now) => ({
+      base: now?.base ?? notes.steps,
+      number: now?.number ?? notes.number,
+      steps: next,
+    }));
+  const older = mine !== undefined && mine.number !== notes.number;
   const [chosen, setChosen] = useState(notes.steps[0]?.id);
   const [why, setWhy] = useState('');
   const step = steps.find((one) => one.id === chosen);
@@ -65,11 +111,17 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
     mutationFn: () =>
       answer(
         api.PUT('/api/revisions/{revision}/teardown', {
-          params: { path: { revision: notes.revisionId }, header: seen(notes.number) },
+          params: { path: { revision: notes.revisionId }, header: seen(mine?.number ?? notes.number) },
           body: { steps, why },
         }),
       ),
-    onSuccess: (saved) => notesSaved(client, sheet.model.id, saved),
+    // Somebody else may have saved: what they wrote is shown beside.
+    onError: () => client.invalidateQueries({ queryKey: answers.notes(notes.revisionId) }),
+    onSuccess: (saved) => {
+      draft.forget();
+      setWhy('');
+      notesSaved(client, sheet.model.id, saved);
+    },
   });
   function add() {
     const next = blank(steps);
@@ -99,6 +151,8 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
         overflowY="auto"
         maxH={{ lg: 'calc(100vh - 106px)' }}
       >
+        <FoundAgain draft={draft} />
+        {older && <Meanwhile mine={mine} notes={notes} take={draft.set} />}
         <Proposals revision={notes.revisionId} />
         {steps.length === 0 && (
           <Empty>
@@ -116,7 +170,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
                 value={why}
                 onChange={(event) => setWhy(event.target.value)}
               />
-              <Act look="main" disabled={save.isPending} onClick={() => save.mutate()}>
+              <Act look="main" disabled={save.isPending || older} onClick={() => save.mutate()}>
                 {save.isPending ? 'Saving…' : 'Save the notes'}
               </Act>
             </>

@@ -5,7 +5,7 @@ import { answers } from '../api/queries';
 /** New notes are shown at once; whatever was worked out from older ones is asked again. */
 export function notesSaved(client: QueryClient, model: number, saved: Schemas['NotesView']) {
   client.setQueryData(answers.notes(saved.revisionId), saved);
-  for (const key of [['models'], ['model', model], ['whole'], ['access']]) {
-    client.invalidateQueries({ queryKey: key });
+  for (const changed of [answers.models(), answers.model(model), answers.whole(), answers.access()]) {
+    client.invalidateQueries({ queryKey: changed });
   }
 }

@@ -1,0 +1,139 @@
+package wrenchnotes.server.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static wrenchnotes.server.Client.body;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import wrenchnotes.server.Client;
+
+/** Nothing that was typed is lost: by a reload, by going away, by somebody else who saves first. */
+class DraftsIT {
+
+    @RegisterExtension
+    static final Visit VISIT = Visit.by("ines");
+
+    private Window window;
+    private Page page;
+    private Client lead;
+
+    @BeforeEach
+    void open() {
+        window = VISIT.window();
+        page = window.page();
+        lead = new Client(VISIT.shop().url()).signedIn("ines", "quay");
+    }
+
+    /** Measured: leaving check-in to make a model dropped all. */
+    @Test
+    void aCheckInIsThereAgainAfterAReloadAndAnotherRoom() {
+        page.navigate("/checkin");
+        page.getByLabel("In their words").fill("hums, then goes quiet");
+        page.getByLabel("Name, phone, mail").fill("Tern rowing club");
+        window.goTo("Models");
+        window.says("Models");
+        window.goTo("Check-in");
+        window.says("As you left it");
+        assertThat(page.getByLabel("In their words")).hasValue("hums, then goes quiet");
+        page.reload();
+        window.says("As you left it");
+        assertThat(page.getByLabel("Name, phone, mail")).hasValue("Tern rowing club");
+        assertThat(page).hasTitle("Check-in · Wrench Notes");
+        window.assertAccessible();
+        window.click("Start anew");
+        assertThat(page.getByLabel("In their words")).hasValue("");
+        page.reload();
+        page.getByLabel("In their words").waitFor();
+        assertThat(page.getByText("As you left it")).hasCount(0);
+    }
+
+    @Test
+    void aFindingIsThereAgainAndGoneOnceItIsEntered() {
+        long job = TakenIn.job(lead, "Coble 2", "PLAYER", body(), List.of(step("lid", "Lid off")), List.of());
+        page.navigate("/jobs/" + job);
+        window.says("At the counter");
+        page.keyboard().press("n");
+        page.getByLabel("Component").first().fill("idler");
+        page.getByLabel("What is wrong").fill("glazed");
+        page.reload();
+        window.says("At the counter");
+        page.keyboard().press("n");
+        window.says("As you left it");
+        assertThat(page.getByLabel("What is wrong")).hasValue("glazed");
+        window.click("Enter the finding");
+        window.says("idler, glazed");
+        page.keyboard().press("n");
+        assertThat(page.getByLabel("What is wrong")).hasValue("");
+    }
+
+    /** Measured: somebody else saving notes discarded the steps one had not saved. */
+    @Test
+    void twoPeopleInTheSameNotesBothKeepWhatTheyWrote() {
+        long job = TakenIn.job(lead, "Coble 3", "PLAYER", body(), List.of(step("lid", "Lid off")), List.of());
+        var unit = lead.get("/api/jobs/" + job).body().get("job").get("unit");
+        long model = unit.get("modelId").asLong();
+        long revision = unit.get("revisionId").asLong();
+        page.navigate("/models/" + model + "/" + revision + "/notes");
+        page.getByLabel("How").waitFor();
+        window.click("Add a step");
+        page.getByLabel("Step", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .fill("Deck out");
+        lead.put(
+                "/api/revisions/" + revision + "/teardown",
+                1,
+                Map.of("steps", List.of(step("lid", "Lid off, the clips first")), "why", "clips"));
+        page.getByLabel("Why this change").fill("the deck");
+        window.click("Save the notes");
+        window.says("ines saved version 2 meanwhile: clips.", "Your steps are still here.");
+        window.assertAccessible();
+        window.click("Bring both together");
+        window.click("Save the notes");
+        window.says("Version 3, ines");
+        String now = lead.get("/api/revisions/" + revision + "/teardown").body().toString();
+        org.assertj.core.api.Assertions.assertThat(now).contains("Lid off, the clips first", "Deck out");
+    }
+
+    /** A key is where it lies, whatever letters the layout has. */
+    @Test
+    void keysWorkOnACyrillicLayoutAndCanBeSwitchedOff() {
+        long job = TakenIn.job(lead, "Coble 4", "PLAYER", body(), List.of(step("lid", "Lid off")), List.of());
+        page.navigate("/jobs/" + job);
+        window.says("At the counter");
+        cyrillic("л", "KeyK");
+        page.getByLabel("What was tried").waitFor();
+        window.click("Leave it");
+        page.keyboard().press("?");
+        page.getByLabel("Keys of one letter or digit act on this device").uncheck();
+        window.click("Back to work");
+        page.keyboard().press("k");
+        page.waitForTimeout(300);
+        assertThat(page.getByLabel("What was tried")).hasCount(0);
+    }
+
+    private void cyrillic(String key, String code) {
+        page.evaluate(
+                "([key, code]) => document.body.dispatchEvent(new KeyboardEvent('keydown', { key, code, bubbles: true }))",
+                List.of(key, code));
+    }
+
+    private static Map<String, Object> step(String id, String title) {
+        return body(
+                "id",
+                id,
+                "title",
+                title,
+                "side",
+                "TOP",
+                "tool",
+                "",
+                "minutes",
+                2,
+                "pieces",
+                List.of(Map.of("id", id + "-p", "label", id, "hint", "", "count", 1)));
+    }
+}

@@ -90,7 +90,13 @@ export function Shell({ person }: { person: Schemas['SignedIn'] }) {
         flexDirection="column"
       >
         <ErrorBoundary FallbackComponent={Broken} resetKeys={[path]}>
-          <Suspense fallback={<Box p="24px">Fetching…</Box>}>
+          <Suspense
+            fallback={
+              <Box p="24px" data-page="fetching">
+                Fetching…
+              </Box>
+            }
+          >
             <Outlet />
           </Suspense>
         </ErrorBoundary>

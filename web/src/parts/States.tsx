@@ -24,7 +24,7 @@ export function Loaded<T>({
     return <Trouble error={query.error} again={() => query.refetch()} />;
   }
   return (
-    <Box p="24px" color="muted" role="status">
+    <Box p="24px" color="muted" role="status" data-page="fetching">
       Fetching…
     </Box>
   );
@@ -40,6 +40,7 @@ export function Trouble({ error, again }: { error: unknown; again?: () => void }
   return (
     <Box
       role="alert"
+      data-page="trouble"
       borderLeft="5px solid"
       borderColor="hazard"
       bg="#FBECEA"
@@ -69,7 +70,7 @@ export function Trouble({ error, again }: { error: unknown; again?: () => void }
 /** Nothing here yet, and what to do about it. */
 export function Empty({ children }: { children: ReactNode }) {
   return (
-    <Box color="muted" py="14px">
+    <Box color="muted" py="14px" data-page="empty">
       {children}
     </Box>
   );

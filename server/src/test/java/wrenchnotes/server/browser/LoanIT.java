@@ -58,12 +58,11 @@ class LoanIT {
     void aRubberBandGoesHomeAndComesBackFirst() {
         long job = opened("Ketch 4");
         page.navigate("/bench/" + job);
-        window.says("Open as far as it goes");
+        window.says("OUT · 1 TO GO");
         page.keyboard().press("e");
         page.getByLabel("What is so for now").fill("a rubber band drives the reel");
         page.keyboard().press("Enter");
         window.says("For the test only: a rubber band drives the reel");
-        page.keyboard().press("t");
         window.says("Out of reach once this is back", "Something under it is not put right");
         window.assertAccessible();
         window.click("Stays in for now");

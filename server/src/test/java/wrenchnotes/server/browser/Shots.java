@@ -218,6 +218,14 @@ public final class Shots {
 
     private void take(String name) {
         page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        page.locator("[data-page=fetching]")
+                .first()
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        Locator wrong = page.locator("[data-page=trouble], [data-page=empty]");
+        if (wrong.count() > 0 && wrong.first().isVisible()) {
+            throw new IllegalStateException(
+                    "The picture of " + name + " would show: " + wrong.first().innerText());
+        }
         page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
     }
 }

@@ -195,7 +195,7 @@ class BenchIT {
     }
 
     private void putRightAndClosedForGood() {
-        window.says("Left out when it was closed for now: 1 × step-2");
+        window.says("1 × step-2");
         hands.act("Space", "It is off and unplugged: begin");
         window.says("IN · STEP 1 OF 12");
         hands.act("Space", "Off to tray");

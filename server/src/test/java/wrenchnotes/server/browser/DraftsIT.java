@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static wrenchnotes.server.Client.body;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -78,10 +79,11 @@ class DraftsIT {
         long model = unit.get("modelId").asLong();
         long revision = unit.get("revisionId").asLong();
         page.navigate("/models/" + model + "/" + revision + "/notes");
-        page.getByLabel("How").waitFor();
+        page.getByLabel("How", new Page.GetByLabelOptions().setExact(true)).waitFor();
         window.click("Add a step");
-        page.getByLabel("Step", new Page.GetByLabelOptions().setExact(true))
-                .first()
+        page.getByRole(
+                        AriaRole.TEXTBOX,
+                        new Page.GetByRoleOptions().setName("Step").setExact(true))
                 .fill("Deck out");
         lead.put(
                 "/api/revisions/" + revision + "/teardown",

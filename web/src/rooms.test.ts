@@ -54,4 +54,16 @@ describe('the house', () => {
     const own = ALL.filter((path) => /queryKey: \[|QueryData\(\s*\[/.test(readFileSync(path, 'utf8')));
     expect(own.map((path) => relative(SRC, path))).toEqual([]);
   });
+
+  it('takes every colour and size of type from the theme', () => {
+    const screens = ALL.filter((path) => room(path) !== 'drawing' && !path.endsWith('theme.ts'));
+    const own = screens.flatMap((path) =>
+      [
+        ...readFileSync(path, 'utf8').matchAll(
+          /#[0-9A-Fa-f]{6}\b|fontSize(?:=\{?|: ?)["'`]?[\d.]+(?:px|rem|["'`}])/g,
+        ),
+      ].map((one) => `${relative(SRC, path)}: ${one[0]}`),
+    );
+    expect(own).toEqual([]);
+  });
 });

@@ -11,7 +11,7 @@ export function Broken({ error, resetErrorBoundary }: FallbackProps) {
       <Box py="8px">
         Something broke in the screen, not in the shop’s record. Try it once more; the other rooms stand.
       </Box>
-      <Box py="4px" fontFamily="mono" fontSize="14px" color="muted">
+      <Box py="4px" fontFamily="mono" fontSize="sm" color="muted">
         {words}
       </Box>
       <Box display="flex" gap="8px" pt="8px">

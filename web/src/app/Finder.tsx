@@ -76,7 +76,7 @@ export function Finder({ dark }: { dark: boolean }) {
         bg={dark ? 'matSurface' : 'paper'}
         color={dark ? 'bone' : 'ink'}
         border="1px solid"
-        borderColor={dark ? 'matLine' : '#8B8771'}
+        borderColor={dark ? 'matLine' : 'edge'}
         borderRadius="sm"
         _placeholder={{ color: dark ? 'chalkDust' : 'muted' }}
         onChange={(event) => {
@@ -140,7 +140,7 @@ export function Finder({ dark }: { dark: boolean }) {
               alignItems="center"
               px="10px"
               py="7px"
-              bg={n === at ? '#EDF3EE' : undefined}
+              bg={n === at ? 'matPaper' : undefined}
               borderBottom="1px solid"
               borderColor="line"
               cursor="pointer"
@@ -150,11 +150,11 @@ export function Finder({ dark }: { dark: boolean }) {
               <Box minW={0}>
                 <b>{job.model}</b> {job.revision}
                 {job.owner && ` · ${job.owner}`}
-                <Box color="muted" fontSize="14px" truncate>
+                <Box color="muted" fontSize="sm" truncate>
                   {job.complaint || job.serial || ' '}
                 </Box>
               </Box>
-              <Box fontSize="14px" color={job.open ? 'mat' : 'muted'} fontWeight={job.open ? 700 : 400}>
+              <Box fontSize="sm" color={job.open ? 'mat' : 'muted'} fontWeight={job.open ? 700 : 400}>
                 {job.open ? 'here' : day(job.checkedInAt)}
               </Box>
             </Box>

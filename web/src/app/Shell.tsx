@@ -56,7 +56,7 @@ export function Shell({ person }: { person: Schemas['SignedIn'] }) {
                   px="11px"
                   py="5px"
                   bg={isActive ? 'tape' : undefined}
-                  color={isActive ? '#2b2614' : undefined}
+                  color={isActive ? 'onTape' : undefined}
                   style={
                     isActive ? { clipPath: 'polygon(0 8%,2% 0,98% 4%,100% 92%,97% 100%,3% 96%)' } : undefined
                   }

@@ -43,7 +43,7 @@ export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim
     });
   return (
     <Box role="group" aria-label="Where to">
-      <Box fontSize="16px" color="chalkDust" mb="6px">
+      <Box fontSize="md" color="chalkDust" mb="6px">
         Where to?
       </Box>
       <Box display="flex" flexWrap="wrap" gap="6px">
@@ -58,7 +58,7 @@ export function Aim({ bench, aim, set }: { bench: Bench; aim: AimSaid; set: (aim
       </Box>
       <Trouble error={access.error} />
       {offers && way && (
-        <Box mt="10px" fontSize="17px">
+        <Box mt="10px" fontSize="md">
           <b>
             {way.plan.order.length} steps, {Math.round(way.likely.half)} min
           </b>

@@ -39,12 +39,12 @@ function Benches({ rack }: { rack: Schemas['Rack'] }) {
       borderTop="1px solid"
       borderColor="line"
       py="10px"
-      fontSize="18px"
+      fontSize="lg"
     >
       <Tag text={row.tag} size={18} />
       <Box minW={0}>
         <b>{row.model}</b> {row.revision} · {row.owner ?? 'resale'}
-        <Box color="muted" fontSize="16px">
+        <Box color="muted" fontSize="md">
           {row.status.words}
         </Box>
       </Box>

@@ -26,7 +26,7 @@ export function ByName({
   );
   return (
     <Box role="group" aria-label={title} display="grid" gap="7px">
-      <Box fontSize="16px" color="chalkDust">
+      <Box fontSize="md" color="chalkDust">
         {title}
       </Box>
       {things.map((thing, n) => {
@@ -44,7 +44,7 @@ export function ByName({
             minH="48px"
             px="10px"
             textAlign="left"
-            fontSize="18px"
+            fontSize="lg"
             border="1px solid"
             borderColor={on ? 'brassLight' : 'matLine'}
             borderRadius="sm"
@@ -53,12 +53,12 @@ export function ByName({
           >
             <chakra.span
               fontFamily="mono"
-              fontSize="16px"
+              fontSize="md"
               textAlign="center"
               border="1px solid"
               borderColor={on ? 'brassLight' : 'matLine'}
               bg={on ? 'brassLight' : 'transparent'}
-              color={on ? '#221a05' : 'chalkDust'}
+              color={on ? 'onBrass' : 'chalkDust'}
               borderRadius="sm"
               lineHeight="28px"
               aria-hidden="true"
@@ -68,13 +68,13 @@ export function ByName({
             <span>
               {thing.label}
               {thing.hint && (
-                <chakra.span color="chalkDust" fontSize="15px">
+                <chakra.span color="chalkDust" fontSize="sm">
                   {' '}
                   {thing.hint}
                 </chakra.span>
               )}
             </span>
-            <chakra.b color={on ? 'brassLight' : 'bone'} fontSize="16px">
+            <chakra.b color={on ? 'brassLight' : 'bone'} fontSize="md">
               {on ? 'in' : 'in?'}
             </chakra.b>
           </chakra.button>

@@ -40,7 +40,7 @@ export function CameOff({ press, busy }: { press: (press: Press) => void; busy: 
         press({ act: 'cameOff', said: body });
       }}
     >
-      <chakra.h2 fontSize="20px">The notes end here. What comes off next?</chakra.h2>
+      <chakra.h2 fontSize="xl">The notes end here. What comes off next?</chakra.h2>
       <Text
         label="What came off"
         placeholder="back cover"

@@ -16,7 +16,7 @@ export function Counter({
     type: 'button',
     w: '44px',
     h: '44px',
-    fontSize: '22px',
+    fontSize: '2xl',
     border: '1px solid',
     borderColor: 'matLine',
     borderRadius: 'sm',
@@ -25,7 +25,7 @@ export function Counter({
   } as const;
   return (
     <Box textAlign="center" role="group" aria-label={label}>
-      <Box fontSize="14px" color="chalkDust">
+      <Box fontSize="sm" color="chalkDust">
         {label}
       </Box>
       <Box display="flex" alignItems="center" gap="4px" justifyContent="center">
@@ -37,7 +37,7 @@ export function Counter({
         >
           −
         </chakra.button>
-        <chakra.span fontFamily="mono" fontWeight={600} fontSize="20px" w="34px" aria-live="polite">
+        <chakra.span fontFamily="mono" fontWeight={600} fontSize="xl" w="34px" aria-live="polite">
           {value}
         </chakra.span>
         <chakra.button

@@ -7,9 +7,9 @@ export function DarkChip({ on, pick, children }: { on: boolean; pick: () => void
     <Chip
       on={on}
       minH="44px"
-      fontSize="16px"
+      fontSize="md"
       bg={on ? 'brassLight' : 'transparent'}
-      color={on ? '#221a05' : 'bone'}
+      color={on ? 'onBrass' : 'bone'}
       borderColor={on ? 'brassLight' : 'matLine'}
       onClick={pick}
     >

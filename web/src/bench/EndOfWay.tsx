@@ -32,10 +32,10 @@ export function EndOfWay({
   const there = bench.run && bench.run.targets.length > 0;
   return (
     <>
-      <chakra.h1 fontSize="28px">
+      <chakra.h1 fontSize="3xl">
         {there ? 'There: what you came for is open' : 'Open as far as it goes'}
       </chakra.h1>
-      <Box fontSize="20px">Find what is wrong, mend it, and turn round for the way out.</Box>
+      <Box fontSize="xl">Find what is wrong, mend it, and turn round for the way out.</Box>
       <Watch bench={bench} press={press} busy={busy} />
     </>
   );
@@ -51,15 +51,15 @@ function Closed({ bench, again }: { bench: Bench; again: () => void }) {
   ]);
   return (
     <>
-      <chakra.h1 fontSize="28px">
+      <chakra.h1 fontSize="3xl">
         {bench.stand.status.standing === 'CLOSED_FOR_NOW' ? 'It is closed for now' : 'It is closed'}
       </chakra.h1>
       {bench.stand.status.standing === 'CLOSED_FOR_NOW' && (
-        <Box fontSize="18px">{bench.stand.status.words}</Box>
+        <Box fontSize="lg">{bench.stand.status.words}</Box>
       )}
       <Unfinished bench={bench} />
       {bench.stand.reworks.length > 0 && (
-        <Box fontSize="16px" color="brassLight">
+        <Box fontSize="md" color="brassLight">
           Opened again {bench.stand.reworks.length === 1 ? 'once' : `${bench.stand.reworks.length} times`}:{' '}
           {bench.stand.reworks.join('; ')}
         </Box>
@@ -75,10 +75,10 @@ function Closed({ bench, again }: { bench: Bench; again: () => void }) {
         </Box>
       ) : (
         <>
-          <Box fontSize="20px">Try it with the covers on, and say how it went.</Box>
+          <Box fontSize="xl">Try it with the covers on, and say how it went.</Box>
           <Planned planned={planned} />
           <Box mt="auto" display="grid" gap="9px">
-            <Act look="benchMain" minH="62px" fontSize="21px" keyName="K" onClick={() => setChecking(true)}>
+            <Act look="benchMain" minH="62px" fontSize="xl" keyName="K" onClick={() => setChecking(true)}>
               Enter a check
             </Act>
             <Act look="bench" minH="48px" keyName="A" onClick={again}>
@@ -97,15 +97,7 @@ function Planned({ planned }: { planned: Bench['gate']['planned'] }) {
     return null;
   }
   return (
-    <chakra.ul
-      listStyleType="none"
-      m={0}
-      p={0}
-      fontSize="18px"
-      display="grid"
-      gap="6px"
-      aria-label="The plan"
-    >
+    <chakra.ul listStyleType="none" m={0} p={0} fontSize="lg" display="grid" gap="6px" aria-label="The plan">
       {planned.map(({ planned: check, missing }) => (
         <li key={check.what}>
           {missing === '' ? '✓ ' : '· '}

@@ -19,7 +19,7 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       borderColor="matGrid"
       bg="matDeep"
       display="flex"
-      flexWrap="wrap"
+      flexWrap={{ base: 'wrap', lg: 'nowrap' }}
       alignItems="center"
       px="24px"
       py="10px"
@@ -27,19 +27,26 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       minH="80px"
     >
       <Box>
-        <Box fontSize="14px" color="chalkDust">
+        <Box fontSize="sm" color="chalkDust">
           Off the unit
         </Box>
-        <Box fontFamily="mono" fontWeight={600} fontSize="20px" color="#F2D38C" data-testid="off">
+        <Box
+          fontFamily="mono"
+          fontWeight={600}
+          fontSize="xl"
+          color="brassPale"
+          data-testid="off"
+          whiteSpace="nowrap"
+        >
           {bench.stand.tallyWords}
         </Box>
       </Box>
       <Box>
-        <Box fontSize="14px" color="chalkDust" mb="4px">
+        <Box fontSize="sm" color="chalkDust" mb="4px">
           Steps in: {bench.way.steps.filter((step) => step.open).length} of{' '}
           {shown.length > bench.way.stepsInAll && route.length > 0 ? shown.length : bench.way.stepsInAll}
         </Box>
-        <Box display="flex" gap="5px" aria-hidden="true" w="min(320px, 80vw)">
+        <Box display="flex" gap="5px" aria-hidden="true" w="min(240px, 80vw)">
           {shown.map((step) => (
             <Box
               key={step.id}
@@ -47,7 +54,7 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
               maxW="22px"
               h="9px"
               borderRadius="2px"
-              bg={step.open ? 'brassLight' : '#28604F'}
+              bg={step.open ? 'brassLight' : 'matEdge'}
               outline={step === next ? '2px solid white' : undefined}
               outlineOffset="2px"
             />
@@ -57,8 +64,8 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       <Act look="bench" ml="auto" minH="44px" keyName="D" onClick={measure}>
         Measure
       </Act>
-      <Box textAlign="right" maxW="430px" minW={0}>
-        <Box fontSize="14px" color="chalkDust" truncate title={bench.stand.status.words}>
+      <Box textAlign="right" maxW="430px" minW="120px" flexShrink={1}>
+        <Box fontSize="sm" color="chalkDust" truncate title={bench.stand.status.words}>
           {bench.stand.status.words}
         </Box>
         <Link to={`/jobs/${bench.unit.jobId}`}>

@@ -51,14 +51,14 @@ export function FoundOtherwise({
         const one = found.find((each) => each.thing === thing.id) as Found;
         const of = there(thing);
         return (
-          <Box key={thing.id} border="1px solid" borderColor="#28604F" borderRadius="sm" p="8px 12px">
-            <chakra.b fontSize="17px">{thing.label}</chakra.b>
+          <Box key={thing.id} border="1px solid" borderColor="matEdge" borderRadius="sm" p="8px 12px">
+            <chakra.b fontSize="md">{thing.label}</chakra.b>
             <Box display="grid" gridTemplateColumns="repeat(4, 1fr)" gap="8px" alignItems="end">
               <Box textAlign="center">
-                <Box fontSize="14px" color="chalkDust">
+                <Box fontSize="sm" color="chalkDust">
                   off
                 </Box>
-                <Box fontFamily="mono" fontWeight={600} fontSize="20px" h="44px" lineHeight="44px">
+                <Box fontFamily="mono" fontWeight={600} fontSize="xl" h="44px" lineHeight="44px">
                   {one.toTray}
                 </Box>
               </Box>
@@ -96,7 +96,7 @@ export function FoundOtherwise({
           look="benchMain"
           flex="1"
           minH="56px"
-          fontSize="19px"
+          fontSize="lg"
           disabled={busy}
           onClick={() =>
             enter(

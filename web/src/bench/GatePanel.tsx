@@ -17,15 +17,15 @@ export function GatePanel({
   const clear = gate.reasons.length === 0;
   return (
     <>
-      <chakra.h1 fontSize="28px">{clear ? 'All back in' : 'Not yet'}</chakra.h1>
+      <chakra.h1 fontSize="3xl">{clear ? 'All back in' : 'Not yet'}</chakra.h1>
       {clear ? (
-        <Box fontSize="20px">Everything is accounted for. Close it up.</Box>
+        <Box fontSize="xl">Everything is accounted for. Close it up.</Box>
       ) : (
         <chakra.ul
           listStyleType="none"
           m={0}
           p={0}
-          fontSize="18px"
+          fontSize="lg"
           display="grid"
           gap="7px"
           aria-label="In the way of closing"
@@ -38,7 +38,7 @@ export function GatePanel({
         </chakra.ul>
       )}
       {gate.notTested.length > 0 && (
-        <Box fontSize="17px" color="brassLight" role="group" aria-label="Not tested">
+        <Box fontSize="md" color="brassLight" role="group" aria-label="Not tested">
           <b>Not tested</b>
           {gate.notTested.map((line) => (
             <Box key={line}>{line}</Box>
@@ -46,7 +46,7 @@ export function GatePanel({
         </Box>
       )}
       {gate.sinceArrival.length > 0 && (
-        <Box fontSize="17px" role="group" aria-label="Against how it came">
+        <Box fontSize="md" role="group" aria-label="Against how it came">
           {gate.sinceArrival.map((line) => (
             <Box key={line}>{line}</Box>
           ))}
@@ -55,7 +55,7 @@ export function GatePanel({
       <EndsList bench={bench} press={press} busy={busy} />
       <Watch bench={bench} press={press} busy={busy} />
       {gate.bothWays.length > 0 && (
-        <Box fontSize="16px" role="group" aria-label="The way out against the way in">
+        <Box fontSize="md" role="group" aria-label="The way out against the way in">
           <chakra.b color="brassLight">The way out against the way in</chakra.b>
           {gate.bothWays.map((line) => (
             <Box key={line}>{line}</Box>
@@ -82,11 +82,11 @@ export function Watch({
   }
   return (
     <Box display="grid" gap="6px" role="group" aria-label="Often wrong here">
-      <chakra.b color="brassLight" fontSize="16px">
+      <chakra.b color="brassLight" fontSize="md">
         Often wrong on this one, not looked at yet
       </chakra.b>
       {open.map((one) => (
-        <Box key={one.component} display="flex" alignItems="center" gap="10px" fontSize="17px">
+        <Box key={one.component} display="flex" alignItems="center" gap="10px" fontSize="md">
           <Box flex="1">{one.words}</Box>
           <Act
             look="bench"

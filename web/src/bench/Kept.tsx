@@ -23,10 +23,10 @@ export function Kept({ waiting, why }: { waiting?: string; why?: Problem }) {
       position="sticky"
       bottom={0}
       bg="brassLight"
-      color="#221a05"
+      color="onBrass"
       px="24px"
       py="9px"
-      fontSize="18px"
+      fontSize="lg"
       fontWeight={700}
     >
       {trouble} {waiting ? `Kept: ${waiting}. It goes through once, as soon as it can.` : 'Trying again…'}

@@ -49,9 +49,9 @@ export function NotAllBack({
         const one = said.find((each) => each.thing === thing.id) as Settled;
         const rest = off(thing) - one.back - one.replaced - one.leftOut - (one.forNow ?? 0);
         return (
-          <Box key={thing.id} border="1px solid" borderColor="#28604F" borderRadius="sm" p="8px 12px">
-            <chakra.b fontSize="17px">{thing.label}</chakra.b>
-            <chakra.span color="chalkDust" fontSize="15px">
+          <Box key={thing.id} border="1px solid" borderColor="matEdge" borderRadius="sm" p="8px 12px">
+            <chakra.b fontSize="md">{thing.label}</chakra.b>
+            <chakra.span color="chalkDust" fontSize="sm">
               {' '}
               {OFF.filter((account) => inAccount(thing, account) > 0)
                 .map((account) => `${inAccount(thing, account)} ${floor.Account[account]}`)
@@ -113,14 +113,7 @@ export function NotAllBack({
         );
       })}
       <Box display="flex" gap="9px">
-        <Act
-          look="benchMain"
-          flex="1"
-          minH="56px"
-          fontSize="19px"
-          disabled={busy}
-          onClick={() => enter(said)}
-        >
+        <Act look="benchMain" flex="1" minH="56px" fontSize="lg" disabled={busy} onClick={() => enter(said)}>
           That is what went back
         </Act>
         <Act look="bench" minH="56px" onClick={leave}>

@@ -71,7 +71,7 @@ function Form({
   const same = JSON.stringify(step) === JSON.stringify(written);
   return (
     <Box display="grid" gap="10px" role="group" aria-label="What the notes should say">
-      <Box fontSize="18px">How it is on this one:</Box>
+      <Box fontSize="lg">How it is on this one:</Box>
       <Box display="flex" flexWrap="wrap" gap="10px 20px">
         {step.fasteners.map((group) => (
           <Counter
@@ -96,7 +96,7 @@ function Form({
           set={(minutes) => setStep({ ...step, minutes })}
         />
       </Box>
-      <chakra.label fontSize="15px">
+      <chakra.label fontSize="sm">
         In words, if the counts do not say it
         <chakra.input
           value={why}

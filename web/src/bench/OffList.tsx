@@ -27,8 +27,8 @@ export function OffList({
     return <Box color="chalkDust">Nothing comes off in this step.</Box>;
   }
   return (
-    <Box bg="matDeep" border="1px solid" borderColor="#28604F" borderRadius="sm" p="10px 14px">
-      <Box color="chalkDust" fontSize="15px" mb="4px">
+    <Box bg="matDeep" border="1px solid" borderColor="matEdge" borderRadius="sm" p="10px 14px">
+      <Box color="chalkDust" fontSize="sm" mb="4px">
         {way === 'IN' ? 'Comes off' : things.length > 0 ? 'Goes back' : 'Nothing of this step is in the tray'}
       </Box>
       {things.map((thing) => (
@@ -47,8 +47,8 @@ function Line({ thing, count }: { thing: Thing; count: number }) {
       <chakra.span
         fontFamily="mono"
         fontWeight={600}
-        fontSize="18px"
-        color="#F2D38C"
+        fontSize="lg"
+        color="brassPale"
         w="48px"
         whiteSpace="nowrap"
       >
@@ -59,9 +59,9 @@ function Line({ thing, count }: { thing: Thing; count: number }) {
           <Fastener group={thing.group} shape={thing.shape} scale={SCALE} x={3} y={height / 2} />
         </svg>
       )}
-      <Box fontSize="16px" minW={0}>
+      <Box fontSize="md" minW={0}>
         {thing.label}
-        <Box color="chalkDust" fontSize="14.5px">
+        <Box color="chalkDust" fontSize="sm">
           {thing.group
             ? fastenerWords(thing.group)
             : thing.hint || (thing.kind === 'CONNECTOR' ? 'plug' : 'loose piece')}

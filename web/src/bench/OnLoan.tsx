@@ -7,8 +7,8 @@ import { Unfinished } from './Unfinished';
 export function OnLoan({ bench }: { bench: Bench }) {
   return (
     <>
-      <chakra.h1 fontSize="28px">On loan</chakra.h1>
-      <Box fontSize="20px">{bench.stand.status.words}</Box>
+      <chakra.h1 fontSize="3xl">On loan</chakra.h1>
+      <Box fontSize="xl">{bench.stand.status.words}</Box>
       <Unfinished bench={bench} />
       <Box mt="auto" display="grid">
         <CameBack job={bench.unit.jobId} look="benchMain" />

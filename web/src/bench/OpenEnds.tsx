@@ -24,7 +24,7 @@ export function OpenEnds({ bench, press, busy, leave }: Props & { leave: () => v
           press({ act: 'temporary', words: words.trim() });
         }}
       >
-        <chakra.h2 fontSize="20px">For the test only</chakra.h2>
+        <chakra.h2 fontSize="xl">For the test only</chakra.h2>
         <Text
           label="What is so for now"
           autoFocus
@@ -44,7 +44,7 @@ export function OpenEnds({ bench, press, busy, leave }: Props & { leave: () => v
           press({ act: 'broken', said: { what: what.trim(), expected, found, explained: '' } });
         }}
       >
-        <chakra.h2 fontSize="20px">Something broke into pieces</chakra.h2>
+        <chakra.h2 fontSize="xl">Something broke into pieces</chakra.h2>
         <Text
           label="Which pieces"
           placeholder="teeth of the loading gear"
@@ -121,7 +121,7 @@ function Temporary({
     );
   }
   return (
-    <Box display="flex" alignItems="center" gap="10px" fontSize="17px">
+    <Box display="flex" alignItems="center" gap="10px" fontSize="md">
       <Box flex="1">
         {one.stays ? 'For now' : 'For the test only'}: {one.words}
         {one.stays && ` (${one.stays.why})`}
@@ -162,7 +162,7 @@ function FragmentsLeft({
   const [where, setWhere] = useState('');
   return (
     <Box border="1px solid" borderColor="matLine" borderRadius="sm" p="8px 12px" display="grid" gap="6px">
-      <Box fontSize="17px">
+      <Box fontSize="md">
         {tally.what}: {tally.found} of {tally.expected} found
       </Box>
       <Box display="flex" gap="8px" flexWrap="wrap" alignItems="end">

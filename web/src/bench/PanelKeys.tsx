@@ -21,7 +21,7 @@ export function PanelKeys({ main, more }: { main?: MainKey; more: MoreKey[] }) {
           look="benchMain"
           gridColumn="1 / -1"
           minH="56px"
-          fontSize="21px"
+          fontSize="xl"
           keyName={main.key}
           disabled={main.off}
           onClick={main.act}
@@ -55,7 +55,7 @@ export function PanelKeys({ main, more }: { main?: MainKey; more: MoreKey[] }) {
               gap="5px"
               minH="40px"
               px="6px"
-              fontSize="14.5px"
+              fontSize="sm"
               color="bone"
               borderRadius="sm"
               cursor="pointer"

@@ -16,7 +16,7 @@ export function PowerMark({ power }: { power: Bench['stand']['power'] }) {
       aria-label="Power"
       fontFamily="mono"
       fontWeight={600}
-      fontSize="14px"
+      fontSize="sm"
       px="8px"
       py="2px"
       borderRadius="sm"

@@ -38,7 +38,7 @@ export function Question({
         }
       }}
     >
-      <chakra.h2 fontSize="22px">{title}</chakra.h2>
+      <chakra.h2 fontSize="2xl">{title}</chakra.h2>
       {usual.map((one, n) => (
         <Act
           key={one}

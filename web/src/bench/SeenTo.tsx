@@ -25,7 +25,7 @@ export function SeenTo({ job, mark }: { job: number; mark: Schemas['SeenToSaid']
         say.mutate();
       }}
     >
-      <Box fontSize="18px">
+      <Box fontSize="lg">
         Nobody begins before a lead has said what was done about it: {floor.ArrivalMark[mark]}.
       </Box>
       <Box display="grid" gridTemplateColumns="1fr auto" gap="8px" alignItems="end">

@@ -69,7 +69,7 @@ export function StartPanel({
   ]);
   return (
     <>
-      <chakra.h1 fontSize="28px" lineHeight={1.18}>
+      <chakra.h1 fontSize="3xl" lineHeight={1.18}>
         {bench.stand.startsAgain ? 'Opened again: why?' : 'Before the first step'}
       </chakra.h1>
       {bench.stand.startsAgain && (
@@ -96,7 +96,7 @@ export function StartPanel({
       )}
       <Unfinished bench={bench} />
       {bench.unit.before && (
-        <Box fontSize="20px" color="brassLight">
+        <Box fontSize="xl" color="brassLight">
           {bench.unit.before}.
         </Box>
       )}
@@ -116,13 +116,13 @@ export function StartPanel({
       {bench.way.steps.length > 0 ? (
         <Aim bench={bench} aim={aim} set={setAim} />
       ) : (
-        <Box fontSize="19px">
+        <Box fontSize="lg">
           No notes for this one yet. Take it apart: each thing that comes off is entered with one key and a
           count, and becomes the notes.
         </Box>
       )}
       {!bench.stand.opened && !checking && due.length > 0 && (
-        <Box fontSize="18px" color="brassLight" role="group" aria-label="As it came">
+        <Box fontSize="lg" color="brassLight" role="group" aria-label="As it came">
           Try it before it is opened: {due.map((one) => one.planned.what).join('; ')}.
         </Box>
       )}
@@ -139,7 +139,7 @@ export function StartPanel({
       {noting && <NoteForm job={bench.unit.jobId} press={press} busy={busy} leave={() => setNoting(false)} />}
       {counting && <CountMissing steps={first} missing={missing} set={setMissing} />}
       <Box mt="auto" display="grid" gap="9px">
-        <Act look="benchMain" minH="62px" fontSize="21px" keyName="Space" disabled={!ready} onClick={begin}>
+        <Act look="benchMain" minH="62px" fontSize="xl" keyName="Space" disabled={!ready} onClick={begin}>
           It is off and unplugged: begin
         </Act>
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="9px">

@@ -47,7 +47,7 @@ export function StepPanel(props: Props) {
       <Box display="flex" justifyContent="space-between" alignItems="center" gap="10px">
         <Tag text={bench.unit.tag} />
         {!out && <PowerMark power={bench.stand.power} />}
-        <Box fontFamily="mono" fontWeight={600} fontSize="15px" color="chalkDust" whiteSpace="nowrap">
+        <Box fontFamily="mono" fontWeight={600} fontSize="sm" color="chalkDust" whiteSpace="nowrap">
           {out ? 'OUT' : bench.run ? position : 'CLOSED'}
         </Box>
       </Box>
@@ -122,10 +122,10 @@ function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
   useKeys([{ key: 'Space', label: 'Go on', act: goOn, off: busy }]);
   return (
     <>
-      <Box fontSize="28px" fontWeight={700}>
+      <Box fontSize="3xl" fontWeight={700}>
         Paused
       </Box>
-      <Box fontSize="19px">The clock stands still until you go on.</Box>
+      <Box fontSize="lg">The clock stands still until you go on.</Box>
       <PanelKeys main={{ key: 'Space', words: 'Go on', act: goOn, off: busy }} more={[]} />
     </>
   );
@@ -244,7 +244,7 @@ function Running(props: Props) {
       )}
       {!form && ends.length > 0 && (
         <>
-          <chakra.b fontSize="19px" color="brassLight">
+          <chakra.b fontSize="lg" color="brassLight">
             Out of reach once this is back. Put it right now?
           </chakra.b>
           <EndsList bench={bench} press={press} busy={busy} />

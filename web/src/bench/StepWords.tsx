@@ -12,11 +12,11 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
   const pictures = hasPictures(step);
   return (
     <>
-      <chakra.h1 fontSize="28px" lineHeight={1.18}>
+      <chakra.h1 fontSize="3xl" lineHeight={1.18}>
         {step.title}
       </chakra.h1>
       {step.live && (
-        <Box fontSize="17px" fontWeight={700} color="hazardLight">
+        <Box fontSize="md" fontWeight={700} color="hazardLight">
           Work under power{step.leadOnly && ', for a lead alone'}
         </Box>
       )}
@@ -28,47 +28,40 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
         </Caution>
       ))}
       {step.mind.map((words) => (
-        <Box
-          key={words}
-          role="note"
-          borderLeft="5px solid"
-          borderColor="brassLight"
-          pl="12px"
-          fontSize="15px"
-        >
+        <Box key={words} role="note" borderLeft="5px solid" borderColor="brassLight" pl="12px" fontSize="sm">
           {words}
         </Box>
       ))}
       <Box display="grid" gridTemplateColumns={pictures ? '1fr 178px' : '1fr'} gap="14px" alignItems="start">
         <Box display="grid" gap="10px">
-          <Box fontSize="16px" color="chalkDust">
+          <Box fontSize="md" color="chalkDust">
             {[floor.Side[step.side], step.tool || 'bare hands', `about ${step.minutes} min`].join(' · ')}
             {way === 'OUT' && ' · back in, the other way round'}
           </Box>
           {way === 'IN' && step.mustBeTrue && (
-            <Box fontSize="20px" color="brassLight">
+            <Box fontSize="xl" color="brassLight">
               First: {step.mustBeTrue}.
             </Box>
           )}
           {way === 'OUT' &&
             step.tryFirst.map((words) => (
-              <Box key={words} fontSize="20px" color="brassLight">
+              <Box key={words} fontSize="xl" color="brassLight">
                 Before this goes back: {words}
               </Box>
             ))}
           {way === 'OUT' && step.closeUp && (
-            <Box fontSize="20px" color="brassLight">
+            <Box fontSize="xl" color="brassLight">
               {step.closeUp}
             </Box>
           )}
           {step.how && (
-            <Box fontSize="20px" lineHeight={1.35}>
+            <Box fontSize="xl" lineHeight={1.35}>
               {step.how}
             </Box>
           )}
           {way === 'IN' &&
             keepApart.map((words) => (
-              <Box key={words} borderLeft="5px solid" borderColor="brassLight" pl="12px" fontSize="17px">
+              <Box key={words} borderLeft="5px solid" borderColor="brassLight" pl="12px" fontSize="md">
                 {words}
               </Box>
             ))}

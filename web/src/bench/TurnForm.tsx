@@ -19,7 +19,7 @@ export function TurnForm({
   const [aim, setAim] = useState({ targets: bench.run?.targets ?? [] });
   return (
     <Box display="grid" gap="12px">
-      <chakra.h1 fontSize="26px">Go elsewhere</chakra.h1>
+      <chakra.h1 fontSize="3xl">Go elsewhere</chakra.h1>
       <Aim bench={bench} aim={aim} set={setAim} />
       <Box display="flex" gap="9px">
         <Act

@@ -13,7 +13,7 @@ export function Unfinished({ bench }: { bench: Bench }) {
       borderLeft="5px solid"
       borderColor="brassLight"
       pl="12px"
-      fontSize="19px"
+      fontSize="lg"
       role="group"
       aria-label="To be put right first"
     >

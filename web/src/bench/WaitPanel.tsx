@@ -42,7 +42,7 @@ export function WaitPanel({
   useKeys([{ key: '0', label: 'It was under power since', act: live, off: asked || busy }]);
   if (!asked && wait.since && wait.until) {
     return (
-      <Box display="flex" gap="16px" alignItems="center" fontSize="19px" aria-label="The wait" role="group">
+      <Box display="flex" gap="16px" alignItems="center" fontSize="lg" aria-label="The wait" role="group">
         <WaitRing from={wait.since} until={wait.until} size={76} />
         <Box>
           Off since {moment(wait.since)}.{' '}
@@ -61,7 +61,7 @@ export function WaitPanel({
   }
   return (
     <Box display="grid" gap="9px" role="group" aria-label="Since when is it off">
-      <chakra.h2 fontSize="20px">Since when is it without power? It must be {wait.hours} hours.</chakra.h2>
+      <chakra.h2 fontSize="xl">Since when is it without power? It must be {wait.hours} hours.</chakra.h2>
       {usual.map(([key, label, time]) => (
         <Act
           key={key}

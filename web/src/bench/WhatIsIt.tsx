@@ -69,8 +69,8 @@ export function WhatIsIt({
         ask.mutate();
       }}
     >
-      <chakra.h1 fontSize="26px">What is this screw?</chakra.h1>
-      <Box color="chalkDust" fontSize="16px">
+      <chakra.h1 fontSize="3xl">What is this screw?</chakra.h1>
+      <Box color="chalkDust" fontSize="md">
         Say what you see; what you do not know stays empty.
       </Box>
       <Dark all={HEADS} words={(one) => floor.Head[one]} picked={head} pick={setHead} />
@@ -92,7 +92,7 @@ export function WhatIsIt({
       </Box>
       {ask.data && (
         <Box aria-live="polite" display="grid" gap="7px">
-          <Box fontSize="19px" fontWeight={700}>
+          <Box fontSize="lg" fontWeight={700}>
             {ask.data.words}
           </Box>
           {ask.data.fits.map((match) => (
@@ -145,7 +145,7 @@ function Fit({
   return (
     <Box border="1px solid" borderColor="matLine" borderRadius="sm" p="8px 12px">
       <b>{match.group.label}</b>, {match.open} open
-      <Box fontSize="15px" color="chalkDust">
+      <Box fontSize="sm" color="chalkDust">
         {match.agrees.length > 0 && `agrees: ${match.agrees.join(', ')}`}
         {match.differs.length > 0 && ` · differs: ${match.differs.join(', ')}`}
       </Box>

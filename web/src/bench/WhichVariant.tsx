@@ -28,16 +28,16 @@ export function WhichVariant({
   ]);
   return (
     <Box display="grid" gap="10px" role="group" aria-label={`Which ${inside.name}`}>
-      <chakra.h1 fontSize="28px" lineHeight={1.18}>
+      <chakra.h1 fontSize="3xl" lineHeight={1.18}>
         Which {inside.name} is it?
       </chakra.h1>
-      <Box fontSize="18px">It is a {inside.model}. Pick the one you see, and its steps join the others.</Box>
+      <Box fontSize="lg">It is a {inside.model}. Pick the one you see, and its steps join the others.</Box>
       {all.map((one, n) => (
         <Act
           key={one.revision}
           look={n === 0 && usual.length > 0 ? 'benchMain' : 'bench'}
           minH="56px"
-          fontSize="18px"
+          fontSize="lg"
           keyName={n < 9 ? String(n + 1) : undefined}
           disabled={busy}
           onClick={() => say(one.revision)}

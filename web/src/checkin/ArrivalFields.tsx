@@ -57,7 +57,7 @@ function Belongings({ names, set }: { names: string[]; set: (names: string[]) =>
           minH="30px"
           px="8px"
           py="2px"
-          fontSize="14.5px"
+          fontSize="sm"
           onClick={() => turn(name)}
         >
           {name}
@@ -71,7 +71,7 @@ function Belongings({ names, set }: { names: string[]; set: (names: string[]) =>
         minW="170px"
         px="6px"
         border="1px dashed"
-        borderColor="#8B8771"
+        borderColor="edge"
         borderRadius="sm"
         bg="white"
         onChange={(event) => setOwn(event.target.value)}

@@ -123,10 +123,10 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
           <Box display="flex" justifyContent="space-between" alignItems="center" mb="8px">
             <chakra.h1>Coming in</chakra.h1>
             <Box display="flex" gap="4px" ml="auto" mr="10px">
-              <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/lots')}>
+              <Act look="quiet" minH="28px" fontSize="sm" onClick={() => navigate('/lots')}>
                 lots
               </Act>
-              <Act look="quiet" minH="28px" fontSize="14px" onClick={() => navigate('/words')}>
+              <Act look="quiet" minH="28px" fontSize="sm" onClick={() => navigate('/words')}>
                 the words
               </Act>
             </Box>
@@ -134,8 +134,11 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
           </Box>
           <FoundAgain draft={draft} />
           {last && (
-            <Box role="status" bg="paper" px="10px" py="5px" mb="6px" fontSize="14.5px">
-              <Link to={`/jobs/${last.jobId}`} style={{ color: '#27548A', textDecoration: 'underline' }}>
+            <Box role="status" bg="paper" px="10px" py="5px" mb="6px" fontSize="sm">
+              <Link
+                to={`/jobs/${last.jobId}`}
+                style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}
+              >
                 {last.tag}
               </Link>{' '}
               is in

@@ -108,7 +108,7 @@ function Mind({ outlook }: { outlook: Schemas['Outlook'] }) {
         <Caution key={caution}>{caution}</Caution>
       ))}
       {outlook.mind.map((point) => (
-        <Box key={point.words} borderLeft="4px solid" borderColor="tape" pl="10px" fontSize="14.5px">
+        <Box key={point.words} borderLeft="4px solid" borderColor="tape" pl="10px" fontSize="sm">
           <b>{point.component}</b>: {point.words}
         </Box>
       ))}
@@ -128,7 +128,7 @@ function Stays({ unit }: { unit: Schemas['KnownUnit'] }) {
         </Caution>
       )}
       {unit.stays.slice(0, 5).map((stay) => (
-        <Box key={stay.id} borderTop="1px solid" borderColor="line" py="3px" fontSize="14.5px">
+        <Box key={stay.id} borderTop="1px solid" borderColor="line" py="3px" fontSize="sm">
           <Link to={`/jobs/${stay.id}`}>
             <chakra.span color="chalk" textDecoration="underline">
               {day(stay.brought.checkedInAt)}

@@ -57,9 +57,12 @@ export function LotField({
         />
       </Box>
       {picked ? (
-        <Box fontSize="14px" color="muted">
+        <Box fontSize="sm" color="muted">
           {picked.units} taken in from it so far.{' '}
-          <Link to={`/lots/${picked.id}`} style={{ color: '#27548A', textDecoration: 'underline' }}>
+          <Link
+            to={`/lots/${picked.id}`}
+            style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}
+          >
             What to do with each
           </Link>
         </Box>

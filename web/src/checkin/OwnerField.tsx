@@ -79,14 +79,7 @@ export function OwnerField({
       {found.length > 0 && (
         <Box display="flex" gap="4px" flexWrap="wrap" mt="4px" role="group" aria-label="Known owners">
           {found.map((owner) => (
-            <Chip
-              key={owner.id}
-              on={false}
-              minH="30px"
-              py="2px"
-              fontSize="14.5px"
-              onClick={() => take(owner)}
-            >
+            <Chip key={owner.id} on={false} minH="30px" py="2px" fontSize="sm" onClick={() => take(owner)}>
               {owner.name}
               {owner.contact && ` · ${owner.contact}`} · {owner.jobs} {owner.jobs === 1 ? 'job' : 'jobs'}
             </Chip>

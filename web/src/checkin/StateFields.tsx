@@ -29,7 +29,7 @@ export function StateFields({ said, say, steps }: Part & { steps: Schemas['StepS
             minH="30px"
             px="8px"
             py="2px"
-            fontSize="14.5px"
+            fontSize="sm"
             onClick={() => turn(mark)}
           >
             {floor.ArrivalMark[mark]}
@@ -80,10 +80,10 @@ function Photos({ said, say }: Part) {
             placeholder="what it shows"
             value={photo.words}
             w="100%"
-            fontSize="14px"
+            fontSize="sm"
             bg="white"
             border="1px solid"
-            borderColor="#8B8771"
+            borderColor="edge"
             px="4px"
             onChange={(event) =>
               say({
@@ -126,7 +126,7 @@ function MissingThings({ said, say, steps }: Part & { steps: Schemas['StepSaid']
     });
   return (
     <chakra.details my="4px" open={said.missing.length > 0 || undefined}>
-      <chakra.summary fontSize="14px" cursor="pointer" color="chalk">
+      <chakra.summary fontSize="sm" cursor="pointer" color="chalk">
         Already missing{said.missing.length > 0 ? '' : ': screws, clips, pieces'}
       </chakra.summary>
       <Box display="flex" flexWrap="wrap" gap="4px" mt="4px">
@@ -139,7 +139,7 @@ function MissingThings({ said, say, steps }: Part & { steps: Schemas['StepSaid']
               minH="30px"
               px="8px"
               py="2px"
-              fontSize="14.5px"
+              fontSize="sm"
               aria-label={`${count} of ${thing.count} ${thing.label} missing`}
               onClick={() => set(thing.id, count >= thing.count ? 0 : count + 1)}
             >

@@ -48,7 +48,7 @@ export function Symptoms({
           ];
           return names.length > 0 ? (
             <Box key={area} role="group" aria-label={title} mt="4px">
-              <Box fontSize="12.5px" color="muted">
+              <Box fontSize="xs" color="muted">
                 {title}
               </Box>
               <Chips names={names} said={said} turn={turn} />
@@ -60,7 +60,7 @@ export function Symptoms({
           <Chips names={[...first, ...own]} said={said} turn={turn} />
         </Box>
       )}
-      <Act look="quiet" minH="26px" fontSize="14px" onClick={() => setAll(!all)} aria-expanded={all}>
+      <Act look="quiet" minH="26px" fontSize="sm" onClick={() => setAll(!all)} aria-expanded={all}>
         {all ? 'fewer words' : `all ${words.length} words, by what they are about`}
       </Act>
     </>
@@ -80,7 +80,7 @@ function Chips({ names, said, turn }: { names: string[]; said: Symptom[]; turn: 
             minH="30px"
             px="8px"
             py="2px"
-            fontSize="14.5px"
+            fontSize="sm"
             aria-label={state === false ? `not ${name}` : name}
             onClick={() => turn(name)}
           >
@@ -116,7 +116,7 @@ function TypeOne({ names, enter }: { names: string[]; enter: (name: string, pres
         minH="32px"
         px="8px"
         border="1px solid"
-        borderColor="#8B8771"
+        borderColor="edge"
         borderRadius="sm"
         bg="white"
         autoComplete="off"
@@ -132,7 +132,7 @@ function TypeOne({ names, enter }: { names: string[]; enter: (name: string, pres
         }}
       />
       {text.length > 1 && (
-        <Box fontSize="13.5px" color="muted" aria-live="polite" maxW="180px">
+        <Box fontSize="xs" color="muted" aria-live="polite" maxW="180px">
           {not && 'not '}
           <b>{match ?? `${text} (a new word)`}</b>
         </Box>

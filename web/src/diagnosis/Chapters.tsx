@@ -82,11 +82,11 @@ function Chapter({
         {finding.done.costMinor > 0 && ` (${money(finding.done.costMinor, currency)})`}
         {finding.done.failed && <chakra.b color="hazard"> it changed nothing</chakra.b>}
         {finding.remark && `. ${finding.remark}`}{' '}
-        <chakra.span color="muted" fontSize="13.5px">
+        <chakra.span color="muted" fontSize="xs">
           {finding.by}, {moment(finding.at)}
         </chakra.span>
         {(finding.fault.proof || finding.fault.cause) && (
-          <Box color="muted" fontSize="14px">
+          <Box color="muted" fontSize="sm">
             {finding.fault.proof && `Proved: ${floor.Means[finding.fault.proof]}. `}
             {finding.fault.cause &&
               `${finding.fault.causeConfirmed ? 'Cause' : 'Cause suspected'}: ${floor.Cause[finding.fault.cause]}.`}
@@ -98,7 +98,7 @@ function Chapter({
             Comeback: the same was found on an earlier stay.
           </chakra.span>
         )}
-        {finding.struckWhy && <Box fontSize="14px">Struck: {finding.struckWhy}</Box>}
+        {finding.struckWhy && <Box fontSize="sm">Struck: {finding.struckWhy}</Box>}
         {telling && <AfterForm finding={finding} symptoms={symptoms} done={() => setTelling(false)} />}
       </Box>
       {correct && (
@@ -135,7 +135,7 @@ function Changes({ changes }: { changes: Schemas['After'][] }) {
       .map((one) => one.symptom)
       .join(', ');
   return (
-    <Box fontSize="14px">
+    <Box fontSize="sm">
       {(['WENT', 'STAYED', 'CAME'] as Change[])
         .filter((change) => of(change))
         .map((change) => (
@@ -187,7 +187,7 @@ function AfterForm({ finding, symptoms, done }: { finding: Finding; symptoms: st
           value={own}
           px="6px"
           border="1px dashed"
-          borderColor="#8B8771"
+          borderColor="edge"
           bg="white"
           onChange={(event) => setOwn(event.target.value)}
           onKeyDown={(event) => {

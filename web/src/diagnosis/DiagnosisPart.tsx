@@ -70,7 +70,7 @@ export function DiagnosisPart({ job, here }: { job: Schemas['JobView']; here: bo
                       <Act
                         look="quiet"
                         minH="28px"
-                        fontSize="14px"
+                        fontSize="sm"
                         aria-label={`Overrule ${faultWords(fault.fault)}`}
                         onClick={() => setDoing({ what: 'overrule', fault })}
                       >
@@ -197,7 +197,7 @@ function Seen({ job, evidence, here }: { job: number; evidence: Schemas['Evidenc
         ),
   );
   return (
-    <Box mt="6px" fontSize="14.5px">
+    <Box mt="6px" fontSize="sm">
       {evidence.looks.map((look) => (
         <Box
           key={look.id}

@@ -14,7 +14,7 @@ export function LookFirst({
     return null;
   }
   return (
-    <Box borderLeft="5px solid" borderColor="amber" bg="#FBF3E2" px="12px" py="6px" mb="10px">
+    <Box borderLeft="5px solid" borderColor="amber" bg="brassPaper" px="12px" py="6px" mb="10px">
       <chakra.h2>It fell or got wet: look at all of this before anything is swapped</chakra.h2>
       {looks.map((look, n) => (
         <Box

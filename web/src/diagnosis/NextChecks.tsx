@@ -19,7 +19,7 @@ export function NextChecks({
     <Box role="group" aria-label="Look at first">
       <chakra.h2>{atCounter ? 'Ask or look at first' : 'Look at next'}</chakra.h2>
       {next.length === 0 && (
-        <Box color="muted" fontSize="14.5px">
+        <Box color="muted" fontSize="sm">
           Nothing cheap would tell more now.
         </Box>
       )}
@@ -28,7 +28,7 @@ export function NextChecks({
           <Box display="flex" gap="10px" justifyContent="space-between" alignItems="center">
             <Box minW={0}>
               <b>{words(advice, atCounter)}</b> · {span(advice.minutes)}
-              <Box color="muted" fontSize="13.5px">
+              <Box color="muted" fontSize="xs">
                 {why(advice)}
               </Box>
             </Box>

@@ -28,7 +28,7 @@ export function OddsBars({
   const left = odds.faults.length + odds.left - shown.length;
   return (
     <Box role="group" aria-label="Odds">
-      <Box color="muted" fontSize="13.5px" mb="4px">
+      <Box color="muted" fontSize="xs" mb="4px">
         {standing(odds)} Bars: likely; dark line: how sure we can be.
       </Box>
       {shown.map((fault) => (
@@ -50,7 +50,7 @@ export function OddsBars({
         />
       )}
       {odds.together.length > 0 && odds.together[0] && odds.together[0].probability >= 0.08 && (
-        <Box color="muted" fontSize="13.5px" mt="4px">
+        <Box color="muted" fontSize="xs" mt="4px">
           Two at once: {odds.together[0].faults.map((one) => one.component).join(' and ')},{' '}
           {Math.round(100 * odds.together[0].probability)} in 100.
         </Box>
@@ -111,7 +111,11 @@ function FaultLine({ fault, act }: { fault: Fault; act?: ReactNode }) {
 
 function Note({ children }: { children: ReactNode }) {
   return (
-    <Box fontSize="13.5px" pb="3px" css={{ '& a': { color: '#27548A', textDecoration: 'underline' } }}>
+    <Box
+      fontSize="xs"
+      pb="3px"
+      css={{ '& a': { color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' } }}
+    >
       {children}
     </Box>
   );
@@ -149,7 +153,7 @@ function Line({
         {name}
       </chakra.b>
       {bar}
-      <Box color="muted" fontSize="13.5px">
+      <Box color="muted" fontSize="xs">
         {behind}
       </Box>
       {act}

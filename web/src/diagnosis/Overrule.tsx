@@ -98,7 +98,7 @@ export function Overrule({
         </Act>
       </Box>
       {before && before.count > 0 && (
-        <Box color="muted" fontSize="13.5px" mt="4px">
+        <Box color="muted" fontSize="xs" mt="4px">
           Overruled {before.count} times before; right {before.right} times.
         </Box>
       )}

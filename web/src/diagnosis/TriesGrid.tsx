@@ -52,17 +52,17 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
         px="6px"
         bg="white"
         border="1px solid"
-        borderColor="#8B8771"
+        borderColor="edge"
         onChange={(event) => name(side, at, { name: event.target.value })}
       />
       <chakra.select
         aria-label={`${one.name} is which part of this unit`}
         value={one.whole ? WHOLE : (one.component ?? '')}
         w="100%"
-        fontSize="13.5px"
+        fontSize="xs"
         bg="white"
         border="1px solid"
-        borderColor="#8B8771"
+        borderColor="edge"
         onChange={(event) => {
           const picked = event.target.value;
           const whole = picked === WHOLE;
@@ -152,7 +152,7 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
 export function TriesTable({ grid, strike }: { grid: Grid; strike?: () => void }) {
   return (
     <Box borderTop="1px solid" borderColor="line" py="4px">
-      <chakra.table fontSize="14px" aria-label="Crossed tries">
+      <chakra.table fontSize="sm" aria-label="Crossed tries">
         <thead>
           <tr>
             <td />

@@ -61,7 +61,7 @@ function Parts({ parts, chosen, choose }: { parts: Part[]; chosen?: number; choo
       <chakra.table
         w="100%"
         textAlign="left"
-        css={{ '& td, & th': { padding: '6px 8px', borderTop: '1px solid #DDD5C3' } }}
+        css={{ '& td, & th': { padding: '6px 8px', borderTop: '1px solid var(--chakra-colors-line)' } }}
       >
         <thead>
           <tr>

@@ -21,6 +21,8 @@ export function MeasuredScrew({
       const y = n * pitch;
       return `L${sign * r} ${y + pitch * 0.25}L${sign * (r - depth)} ${y + pitch * 0.75}`;
     }).join('');
+  // The core goes on from the last turn to the point.
+  const end = (sign: number) => `L${sign * (r - depth)} ${turns * pitch}`;
   return (
     <svg
       viewBox={`${-diameter * 1.6} ${-diameter} ${diameter * 3.2} ${length + diameter * 2}`}
@@ -36,7 +38,7 @@ export function MeasuredScrew({
         strokeWidth={diameter / 60}
       />
       <path
-        d={`M${r - depth} 0${side(1)}L0 ${length + (coarse ? diameter * 0.7 : 0.2)}L${-(r - depth)} ${turns * pitch}M${-(r - depth)} 0${side(-1)}`}
+        d={`M${r - depth} 0${side(1)}${end(1)}L0 ${length + (coarse ? diameter * 0.7 : 0.2)}L${-(r - depth)} ${turns * pitch}M${-(r - depth)} 0${side(-1)}${end(-1)}`}
         fill="none"
         stroke={colours.ink}
         strokeWidth={diameter / 40}

@@ -23,23 +23,36 @@ export function RailsTree({ rails, found }: { rails: RailAsked[]; found: Schemas
   walk(undefined);
   const row = 62;
   const place = (name?: string) => ordered.findIndex((one) => one.name === name);
-  const y = (at: number) => 34 + at * row;
+  const y = (at: number) => 66 + at * row;
   const x = (rail: RailAsked) => 60 + depth(rail) * 150;
   return (
     <svg
-      viewBox={`0 0 820 ${Math.max(1, ordered.length) * row + 10}`}
+      viewBox={`0 0 820 ${Math.max(1, ordered.length) * row + 42}`}
       width="100%"
       style={{ maxHeight: 440 }}
       role="img"
       aria-label={`Rails: ${found.rails.map((rail) => `${rail.name} ${rail.verdict}`).join(', ')}`}
     >
+      <rect
+        x={2}
+        y={4}
+        width={84}
+        height={30}
+        rx={3}
+        fill={colours.card}
+        stroke={colours.line}
+        strokeWidth={1.5}
+      />
+      <Lettering x={12} y={24} fill={colours.ink} size={16} bold>
+        mains
+      </Lettering>
       {ordered.map((rail, at) => {
         const read = found.rails.find((one) => one.name === rail.name);
         const bad = read?.verdict === 'BAD';
         const source = place(rail.from);
         const sourceRail = ordered[source];
         const startX = sourceRail ? x(sourceRail) + 40 : 20;
-        const startY = sourceRail ? y(source) + 20 : 10;
+        const startY = sourceRail ? y(source) + 20 : 34;
         return (
           <g key={rail.name}>
             <path

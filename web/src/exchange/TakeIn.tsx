@@ -22,7 +22,7 @@ export function TakeIn() {
   return (
     <Box mt="26px" borderTop="1px solid" borderColor="line" pt="14px">
       <chakra.h1 mb="6px">Notes from a file</chakra.h1>
-      <Box color="muted" fontSize="15px" mb="8px">
+      <Box color="muted" fontSize="sm" mb="8px">
         A teardown that another shop, or this one, has written out as JSON. The whole file is taken, or
         nothing.
       </Box>

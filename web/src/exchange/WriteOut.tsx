@@ -9,7 +9,7 @@ const FORMATS = [
 /** The notes as files. */
 export function WriteOut({ revision }: { revision: number }) {
   return (
-    <Box fontSize="14px" color="muted" mt="8px" display="flex" gap="4px 14px" flexWrap="wrap">
+    <Box fontSize="sm" color="muted" mt="8px" display="flex" gap="4px 14px" flexWrap="wrap">
       Write out as
       {FORMATS.map(([ending, words]) => (
         <chakra.a

@@ -156,13 +156,19 @@ function Candidate({ one, target }: { one: Schemas['BeltCandidate']; target: Sch
     >
       <Box>
         <b>{one.part}</b>
-        <Box fontSize="13.5px" color="muted">
+        <Box fontSize="xs" color="muted">
           {one.belt.count === 0 ? 'none left' : one.belt.count} in drawer {one.belt.drawer}
         </Box>
       </Box>
       <svg viewBox="0 0 100 16" preserveAspectRatio="none" width="100%" height={18} aria-hidden="true">
-        <rect y={6} width={100} height={4} fill="#EAE3D3" />
-        <rect x={x(target.minMm)} y={6} width={x(target.maxMm) - x(target.minMm)} height={4} fill="#B9D3CA" />
+        <rect y={6} width={100} height={4} fill={colours.track} />
+        <rect
+          x={x(target.minMm)}
+          y={6}
+          width={x(target.maxMm) - x(target.minMm)}
+          height={4}
+          fill={colours.matPale}
+        />
         <path
           d={`M${x(one.circumferenceMm)} 8h0.001`}
           stroke={
@@ -173,7 +179,7 @@ function Candidate({ one, target }: { one: Schemas['BeltCandidate']; target: Sch
           vectorEffect="non-scaling-stroke"
         />
       </svg>
-      <Box fontSize="14px">
+      <Box fontSize="sm">
         {short(one.circumferenceMm, 4)} mm
         {one.stretchPercent !== undefined &&
           (one.stretchPercent < 0 ? ', slack' : `, ${short(one.stretchPercent, 2)} % stretch`)}

@@ -20,7 +20,7 @@ export function BesideTable({ table, folded = false }: { table: Schemas['BesideT
     <Box overflowX="auto">
       <chakra.table
         w="100%"
-        fontSize="14.5px"
+        fontSize="sm"
         borderCollapse="collapse"
         css={{ '& td, & th': { padding: '2px 8px', textAlign: 'left' } }}
       >
@@ -31,8 +31,8 @@ export function BesideTable({ table, folded = false }: { table: Schemas['BesideT
               <chakra.th
                 key={title}
                 scope="col"
-                fontSize="13.5px"
-                bg={at === table.good ? '#DCE9E3' : undefined}
+                fontSize="xs"
+                bg={at === table.good ? 'goodPaper' : undefined}
               >
                 {title}
               </chakra.th>
@@ -50,13 +50,13 @@ export function BesideTable({ table, folded = false }: { table: Schemas['BesideT
                   key={at}
                   fontFamily="mono"
                   whiteSpace="nowrap"
-                  bg={at === table.good ? '#DCE9E3' : cell.differs ? '#F3E2B8' : undefined}
+                  bg={at === table.good ? 'goodPaper' : cell.differs ? 'differs' : undefined}
                   fontWeight={cell.differs ? 700 : 400}
                 >
                   {cell.words || '·'}
                   {cell.differs && ' ≠'}
                   {cell.limits && at === row.cells.length - 1 && (
-                    <chakra.span color="muted" fontWeight={400} fontSize="13px">
+                    <chakra.span color="muted" fontWeight={400} fontSize="xs">
                       {' '}
                       ({cell.limits})
                     </chakra.span>

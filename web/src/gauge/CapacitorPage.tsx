@@ -118,7 +118,7 @@ export function CapacitorPage() {
             found={found}
           />
           {found.verdict && (
-            <Box fontSize="20px" mb="6px">
+            <Box fontSize="xl" mb="6px">
               <VerdictOf
                 verdict={found.verdict}
                 words={{ GOOD: 'it fits', BAD: 'it does not', CAN_NOT_SAY: 'look' }[found.verdict]}

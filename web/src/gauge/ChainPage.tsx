@@ -58,7 +58,7 @@ export function ChainPage() {
       clear={() => say(BLANK)}
       fields={
         <>
-          <Box color="muted" fontSize="14px">
+          <Box color="muted" fontSize="sm">
             The stages in the order of the signal. Tap what its output shows; odds and minutes to probe move
             the next place.
           </Box>
@@ -128,7 +128,7 @@ export function ChainPage() {
         <>
           <ChainLine stages={stages} found={found} />
           {found.faulty !== undefined ? (
-            <Box fontSize="20px">
+            <Box fontSize="xl">
               It is <b>{stages[found.faulty]?.name}</b>.
             </Box>
           ) : (

@@ -151,7 +151,7 @@ export function VerdictOf({ verdict, words }: { verdict: Judged; words?: string 
 
 export function Reasons({ reasons }: { reasons: string[] }) {
   return (
-    <chakra.ul pl="18px" m={0} fontSize="15px">
+    <chakra.ul pl="18px" m={0} fontSize="sm">
       {reasons.map((reason) => (
         <li key={reason}>{reason}</li>
       ))}
@@ -162,10 +162,10 @@ export function Reasons({ reasons }: { reasons: string[] }) {
 export function Figure({ name, value }: { name: string; value: string }) {
   return (
     <Box mb="8px">
-      <Box color="muted" fontSize="14px">
+      <Box color="muted" fontSize="sm">
         {name}
       </Box>
-      <Box fontFamily="mono" fontWeight={600} fontSize="22px">
+      <Box fontFamily="mono" fontWeight={600} fontSize="2xl">
         {value}
       </Box>
     </Box>

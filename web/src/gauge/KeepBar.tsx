@@ -122,11 +122,11 @@ function Keep({
         <Link to={`/jobs/${job}`}>
           <Tag text={sheet.data?.job.unit.tag ?? '…'} size={18} />
         </Link>
-        <Box fontSize="14px">
+        <Box fontSize="sm">
           {sheet.data?.job.unit.model} {sheet.data?.job.unit.revision}
         </Box>
         <Link to="?" style={{ marginLeft: 'auto' }}>
-          <chakra.span color="chalk" textDecoration="underline" fontSize="14px">
+          <chakra.span color="chalk" textDecoration="underline" fontSize="sm">
             no job
           </chakra.span>
         </Link>

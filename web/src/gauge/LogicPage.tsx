@@ -133,7 +133,7 @@ export function LogicPage() {
             set={set('sure')}
             problem={problemOf(query, 'uncertaintyVolts')}
           />
-          <Box color="muted" fontSize="14px">
+          <Box color="muted" fontSize="sm">
             Type the volts of each pin, or h, l, n for high, low, noisy. What is not read stays open.
           </Box>
           {/* Down the left side and up the right one, as the pins are counted: so goes Enter. */}
@@ -171,7 +171,7 @@ export function LogicPage() {
         <Box display="grid" gridTemplateColumns="330px 1fr" gap="24px">
           <ChipDrawing found={now} />
           <Box>
-            <Box fontSize="20px" mb="6px">
+            <Box fontSize="xl" mb="6px">
               <VerdictOf
                 verdict={now.verdict === 'SUSPECT' ? 'BAD' : now.verdict}
                 words={{ GOOD: 'good', SUSPECT: 'suspect', CAN_NOT_SAY: 'cannot say' }[now.verdict]}
@@ -181,7 +181,7 @@ export function LogicPage() {
             </Box>
             <Reasons reasons={now.reasons} />
             {now.gates.map((gate) => (
-              <Box key={gate.gate.output} borderTop="1px solid" borderColor="line" py="4px" fontSize="14.5px">
+              <Box key={gate.gate.output} borderTop="1px solid" borderColor="line" py="4px" fontSize="sm">
                 <VerdictOf verdict={gate.verdict} />{' '}
                 <b>
                   {gate.gate.inputs.join(', ')} → {gate.gate.output}

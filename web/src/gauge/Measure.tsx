@@ -38,7 +38,7 @@ export function Measure({
           inputMode="decimal"
           aria-invalid={problem ? true : undefined}
           fontWeight={600}
-          fontSize="18px"
+          fontSize="lg"
           textAlign="right"
           minH="36px"
           minW={0}
@@ -46,17 +46,17 @@ export function Measure({
         <chakra.span color="muted">{unit}</chakra.span>
       </Box>
       {other && read !== undefined && (
-        <Box fontSize="13px" color="chalk" textAlign="right">
+        <Box fontSize="xs" color="chalk" textAlign="right">
           taken as {short(read, 5)} {unit}
         </Box>
       )}
       {value.trim() !== '' && 'problem' in typed && (
-        <Box fontSize="13px" color="hazard" role="alert">
+        <Box fontSize="xs" color="hazard" role="alert">
           {typed.problem}
         </Box>
       )}
       {problem && (
-        <Box fontSize="13px" color="hazard" role="alert">
+        <Box fontSize="xs" color="hazard" role="alert">
           {problem}
         </Box>
       )}

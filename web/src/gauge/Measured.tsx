@@ -24,7 +24,7 @@ export function Measured({ job, here }: { job: number; here: boolean }) {
       <chakra.h2>Measured</chakra.h2>
       {compared.map(({ gauge, place, table }) => (
         <Box key={`${gauge} ${place}`} role="group" aria-label={`${gauge} ${place}`} mb="6px">
-          <Box fontWeight={700} fontSize="15px">
+          <Box fontWeight={700} fontSize="sm">
             {gauge.charAt(0) + gauge.slice(1).toLowerCase()}
             {place && `, ${place}`}
           </Box>
@@ -52,7 +52,7 @@ function One({ row, here }: { row: Row; here: boolean }) {
   );
   const struck = row.struckWhy !== undefined;
   return (
-    <Box borderTop="1px solid" borderColor="line" py="3px" fontSize="14.5px">
+    <Box borderTop="1px solid" borderColor="line" py="3px" fontSize="sm">
       <Box display="flex" gap="10px" alignItems="baseline">
         <Box
           flex="1"
@@ -60,7 +60,7 @@ function One({ row, here }: { row: Row; here: boolean }) {
           color={struck ? 'muted' : undefined}
         >
           {row.goodUnit ? 'On a good unit' : row.stage}: {row.words}{' '}
-          <chakra.span color="muted" fontSize="13.5px">
+          <chakra.span color="muted" fontSize="xs">
             {row.by}, {moment(row.at)}
             {row.instrument && `, with ${row.instrument}`}
           </chakra.span>

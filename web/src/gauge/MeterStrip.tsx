@@ -48,7 +48,7 @@ export function MeterStrip() {
       className="noprint"
       role="group"
       aria-label="Bench meter"
-      bg="#E9EEF4"
+      bg="meterPaper"
       borderRadius="sm"
       p="6px 8px"
       mb="6px"
@@ -63,14 +63,14 @@ export function MeterStrip() {
             Take reading
           </Act>
         )}
-        <Box flex="1" fontSize="14px" aria-live="polite" minW={0}>
+        <Box flex="1" fontSize="sm" aria-live="polite" minW={0}>
           {field ? `into ${field.label}` : 'Tap a field first.'}
         </Box>
         <Act look="quiet" aria-expanded={asking} onClick={() => setAsking(!asking)}>
           {where.data?.standIn ? 'stand-in' : 'meter'}
         </Act>
       </Box>
-      <Box color="muted" fontSize="13px" mt="3px">
+      <Box color="muted" fontSize="xs" mt="3px">
         Enter in an empty field takes its reading and goes on.
       </Box>
       <Trouble error={meter.error} />
@@ -115,7 +115,7 @@ function WhichMeter({ now }: { now: Schemas['MeterNow'] }) {
       </Box>
       <Trouble error={move.error} />
       {now.standIn && (
-        <Box mt="6px" fontSize="14px">
+        <Box mt="6px" fontSize="sm">
           A simulated meter with its probes on a made-up sick unit. To see bad days, it
           <OneOf
             label="The stand-in"

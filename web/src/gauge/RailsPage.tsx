@@ -102,7 +102,7 @@ export function RailsPage() {
             gridTemplateColumns="70px 82px 96px 42px 1fr"
             gap="4px"
             color="muted"
-            fontSize="13px"
+            fontSize="xs"
             mt="6px"
           >
             <span>rail</span>
@@ -120,7 +120,7 @@ export function RailsPage() {
               remove={() => put('lines')(lines.filter((_, n) => n !== at))}
             />
           ))}
-          <Box color="muted" fontSize="13px">
+          <Box color="muted" fontSize="xs">
             Should be 5, or 5 ±2 to be within 2 %.
           </Box>
           <Act
@@ -138,7 +138,7 @@ export function RailsPage() {
         <>
           <RailsTree rails={rails} found={found} />
           {found.culprit && (
-            <Box fontSize="18px" mb="6px">
+            <Box fontSize="lg" mb="6px">
               See to <b>{found.culprit}</b> first.
             </Box>
           )}
@@ -146,7 +146,7 @@ export function RailsPage() {
           {found.rails
             .filter((rail) => rail.verdict !== 'GOOD')
             .map((rail) => (
-              <Box key={rail.name} borderTop="1px solid" borderColor="line" py="4px" fontSize="14.5px">
+              <Box key={rail.name} borderTop="1px solid" borderColor="line" py="4px" fontSize="sm">
                 <VerdictOf verdict={rail.verdict} /> <b>{rail.name}</b>: {rail.reasons.join('. ')}
               </Box>
             ))}

@@ -63,7 +63,7 @@ export function SpindlePage() {
             set={set('flashes')}
             problem={problemOf(query, 'flashesPerSecond')}
           />
-          <Box color="muted" fontSize="13.5px">
+          <Box color="muted" fontSize="xs">
             Lamp on 50 Hz mains 100, on 60 Hz 120; a camera as many as its frames.
           </Box>
           <Measure
@@ -141,7 +141,7 @@ function Papers({
 }) {
   if (wide < found.leastDiscMm) {
     return (
-      <Box role="alert" color="hazard" fontSize="14px">
+      <Box role="alert" color="hazard" fontSize="sm">
         {found.bars} bars need a disc of at least {found.leastDiscMm} mm
         {found.leastDiscMm > WIDEST.svg && ', more than a sheet has: take fewer flashes'}.
       </Box>

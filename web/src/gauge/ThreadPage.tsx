@@ -120,7 +120,7 @@ export function ThreadPage() {
                   fontWeight={n === 0 ? 700 : 400}
                 >
                   {one.designation}{' '}
-                  <Box as="span" color="muted" fontSize="13.5px" fontWeight={400}>
+                  <Box as="span" color="muted" fontSize="xs" fontWeight={400}>
                     {one.how}
                   </Box>
                 </Box>

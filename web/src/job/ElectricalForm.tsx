@@ -49,7 +49,7 @@ export function ElectricalForm({ sheet, done }: { sheet: Schemas['JobSheet']; do
       }}
     >
       <chakra.h2>Electrical check</chakra.h2>
-      {sheet.mains && <Box fontSize="14.5px">{sheet.mains}</Box>}
+      {sheet.mains && <Box fontSize="sm">{sheet.mains}</Box>}
       <Caution>
         Only by somebody who may measure this where you are. Closed, unplugged, hands off the unit while the
         tester puts its voltage on. Your local rules decide.

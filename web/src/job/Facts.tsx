@@ -206,7 +206,7 @@ function AtTheCounter({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
                 alt={photo.words || `Its state, photo ${n + 1}`}
                 style={{ width: '100%', borderRadius: 3 }}
               />
-              <chakra.figcaption fontSize="14px">{photo.words}</chakra.figcaption>
+              <chakra.figcaption fontSize="sm">{photo.words}</chakra.figcaption>
             </chakra.figure>
           ))}
         </Box>

@@ -163,7 +163,7 @@ export function FindingForm({
           <Chip
             on={causeConfirmed}
             minH="30px"
-            fontSize="14px"
+            fontSize="sm"
             onClick={() => say({ causeConfirmed: !causeConfirmed })}
           >
             {causeConfirmed ? 'confirmed' : 'only suspected'}

@@ -190,7 +190,7 @@ function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
       py="8px"
     >
       <b>{status.words}</b>
-      <Box color="muted" fontSize="14.5px">
+      <Box color="muted" fontSize="sm">
         {job.brought.slot ? `Slot ${job.brought.slot}` : 'Not on the rack'} · here since{' '}
         {day(job.brought.checkedInAt)}
         {job.brought.dueAt && ` · promised for ${day(job.brought.dueAt)}`}
@@ -200,12 +200,12 @@ function Standing({ sheet }: { sheet: Schemas['JobSheet'] }) {
         {job.handedOverAt && ` · left ${day(job.handedOverAt)}`}
       </Box>
       {sheet.notTested.length > 0 && (
-        <Box fontSize="14.5px" mt="4px" color="amberInk">
+        <Box fontSize="sm" mt="4px" color="amberInk">
           Not tested: {sheet.notTested.join('; ')}.
         </Box>
       )}
       {!job.handedOverAt && status.standing !== 'ON_LOAN' && sheet.inTheWay.length > 0 && (
-        <Box fontSize="14.5px" mt="4px">
+        <Box fontSize="sm" mt="4px">
           Before it can go: {sheet.inTheWay.join(' ')}
         </Box>
       )}

@@ -25,7 +25,7 @@ export function Line({ struck, children, act }: { struck?: boolean; children: Re
 /** Who said it, and when. */
 export function Who({ by, at }: { by: string; at: string }) {
   return (
-    <chakra.span color="muted" fontSize="13.5px" whiteSpace="nowrap">
+    <chakra.span color="muted" fontSize="xs" whiteSpace="nowrap">
       {by}, {moment(at)}
     </chakra.span>
   );

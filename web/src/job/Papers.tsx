@@ -36,7 +36,7 @@ export function Papers({ job }: { job: number }) {
               href={`/api/jobs/${job}/papers/${ending}.pdf?place=${place}`}
               target="_blank"
               rel="noreferrer"
-              style={{ color: '#27548A', textDecoration: 'underline', padding: '6px' }}
+              style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline', padding: '6px' }}
             >
               see it
             </a>

@@ -18,9 +18,9 @@ export function Story({ lines, longer, gone }: { lines: Schemas['Line'][]; longe
           borderTop="1px solid"
           borderColor="line"
           py="3px"
-          fontSize="14.5px"
+          fontSize="sm"
         >
-          <Box color="muted" fontFamily="mono" fontSize="13px" pt="1px">
+          <Box color="muted" fontFamily="mono" fontSize="xs" pt="1px">
             {moment(line.at)}
           </Box>
           <Box>{line.by}</Box>

@@ -16,7 +16,7 @@ export function VerdictMark({ verdict }: { verdict: Schemas['Check']['verdict'] 
       px="7px"
       border="1px solid"
       borderRadius="sm"
-      fontSize="13.5px"
+      fontSize="xs"
       fontWeight={700}
       {...LOOKS[verdict]}
     >

@@ -40,7 +40,7 @@ export function Decide({
         ))}
       </Box>
       {triage && (
-        <Box fontSize="13.5px" color="muted">
+        <Box fontSize="xs" color="muted">
           Decided by {triage.by}.
         </Box>
       )}

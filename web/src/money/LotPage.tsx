@@ -28,7 +28,7 @@ export default function LotPage() {
             <chakra.h1>{now.lot.source}</chakra.h1>
             <Box color="muted" mb="8px">
               Came {day(now.lot.cameAt)}. {now.lot.units} units, {now.lot.undecided} to decide on.{' '}
-              <Link to="/lots" style={{ color: '#27548A', textDecoration: 'underline' }}>
+              <Link to="/lots" style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}>
                 All lots
               </Link>
             </Box>
@@ -37,8 +37,13 @@ export default function LotPage() {
                 Nothing was taken in from it yet. At the counter pick this lot, then one unit after the other.
               </Empty>
             )}
+            {forAll(now.units).length > 0 && (
+              <Box color="muted" fontSize="sm" pb="4px">
+                For all of them: {forAll(now.units).join(' ')}
+              </Box>
+            )}
             {now.units.map((unit) => (
-              <UnitLine key={unit.job.id} unit={unit} />
+              <UnitLine key={unit.job.id} unit={unit} said={forAll(now.units)} />
             ))}
           </>
         )}
@@ -47,7 +52,15 @@ export default function LotPage() {
   );
 }
 
-function UnitLine({ unit }: { unit: Schemas['UnitOfLot'] }) {
+/** What holds for every unit that has figures is said once. */
+function forAll(units: Schemas['UnitOfLot'][]): string[] {
+  const reasons = units.flatMap((unit) => (unit.money.worth ? [unit.money.worth.reasons] : []));
+  return reasons.length < 2
+    ? []
+    : (reasons[0] ?? []).filter((one) => reasons.every((all) => all.includes(one)));
+}
+
+function UnitLine({ unit, said }: { unit: Schemas['UnitOfLot']; said: string[] }) {
   const { job, likeliest, money } = unit;
   return (
     <Box
@@ -67,12 +80,12 @@ function UnitLine({ unit }: { unit: Schemas['UnitOfLot'] }) {
         <b>
           {job.unit.model} {job.unit.revision}
         </b>
-        <Box fontSize="14.5px">{unit.symptoms.join(', ')}</Box>
-        <Box fontSize="14px" color="muted">
+        <Box fontSize="sm">{unit.symptoms.join(', ')}</Box>
+        <Box fontSize="sm" color="muted">
           {unit.marks.map((mark) => floor.ArrivalMark[mark]).join(', ')}
         </Box>
         {likeliest && (
-          <Box mt="4px" fontSize="14px">
+          <Box mt="4px" fontSize="sm">
             {faultWords(likeliest.fault)}
             <OddsBar
               probability={likeliest.probability}
@@ -84,7 +97,7 @@ function UnitLine({ unit }: { unit: Schemas['UnitOfLot'] }) {
           </Box>
         )}
       </Box>
-      <Box>{money.worth && <WorthBars worth={money.worth} paidMinor={money.paidMinor} />}</Box>
+      <Box>{money.worth && <WorthBars worth={money.worth} paidMinor={money.paidMinor} said={said} />}</Box>
       <Box>
         {job.handedOverAt ? (
           <Box color="muted">Left {day(job.handedOverAt)}.</Box>

@@ -27,7 +27,7 @@ export default function LotsPage() {
                     {lot.source}
                   </chakra.b>
                 </Link>
-                <Box color="muted" fontSize="14.5px">
+                <Box color="muted" fontSize="sm">
                   {day(lot.cameAt)} · {lot.units} units
                   {lot.undecided > 0 && ` · ${lot.undecided} to decide on`}
                 </Box>

@@ -19,15 +19,15 @@ export function WhatItTakes({ takes }: { takes: Schemas['Money'] }) {
   return (
     <Box role="group" aria-label="What it will take">
       <chakra.h2>What it will take</chakra.h2>
-      <Box fontSize="15.5px">
+      <Box fontSize="md">
         <Figure>{span(estimate.halfMinutes)}</Figure> half likely,{' '}
         <Figure>{span(estimate.fourFifthsMinutes)}</Figure> four in five
       </Box>
-      <Box fontSize="15.5px">
+      <Box fontSize="md">
         <Figure>{money(estimate.halfMinor, currency)}</Figure> to{' '}
         <Figure>{money(estimate.fourFifthsMinor, currency)}</Figure> with parts
       </Box>
-      <Box color="muted" fontSize="13.5px">
+      <Box color="muted" fontSize="xs">
         {estimate.jobs > 0
           ? `From ${estimate.jobs} jobs ${LEVELS[estimate.level]}.`
           : 'Common practice: no job like it has been timed here.'}{' '}
@@ -41,7 +41,7 @@ export function WhatItTakes({ takes }: { takes: Schemas['Money'] }) {
           borderColor={part.count > 0 ? 'tape' : 'amber'}
           pl="10px"
           mt="6px"
-          fontSize="14.5px"
+          fontSize="sm"
         >
           <b>{part.part}</b>:{' '}
           {part.count > 0

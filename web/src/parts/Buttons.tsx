@@ -4,8 +4,8 @@ import type { ComponentProps, ReactNode } from 'react';
 type Look = 'main' | 'plain' | 'quiet' | 'bench' | 'benchMain';
 
 const LOOKS: Record<Look, ComponentProps<typeof chakra.button>> = {
-  main: { bg: 'mat', color: 'white', borderColor: 'mat', _hover: { bg: '#174a3f' } },
-  plain: { bg: 'card', color: 'mat', borderColor: 'mat', _hover: { bg: '#EDF3EE' } },
+  main: { bg: 'mat', color: 'white', borderColor: 'mat', _hover: { bg: 'matHover' } },
+  plain: { bg: 'card', color: 'mat', borderColor: 'mat', _hover: { bg: 'matPaper' } },
   quiet: {
     bg: 'transparent',
     color: 'chalk',
@@ -21,7 +21,7 @@ const LOOKS: Record<Look, ComponentProps<typeof chakra.button>> = {
     _hover: { bg: 'matGrid' },
     fontWeight: 400,
   },
-  benchMain: { bg: 'brassLight', color: '#221a05', borderColor: 'brassLight', _hover: { bg: '#E6B558' } },
+  benchMain: { bg: 'brassLight', color: 'onBrass', borderColor: 'brassLight', _hover: { bg: 'brassHover' } },
 };
 
 type Props = Omit<ComponentProps<typeof chakra.button>, 'children'> & {
@@ -62,7 +62,7 @@ export function KeyCap({ name }: { name: string }) {
   return (
     <chakra.kbd
       fontFamily="mono"
-      fontSize="12px"
+      fontSize="xs"
       fontWeight={400}
       border="1px solid currentColor"
       borderRadius="sm"
@@ -96,11 +96,11 @@ export function Chip({
       borderRadius="sm"
       border="1px solid"
       borderStyle={struck ? 'dashed' : 'solid'}
-      borderColor={on ? 'mat' : '#B9B09A'}
+      borderColor={on ? 'mat' : 'chipEdge'}
       bg={on ? 'mat' : 'card'}
       color={on ? 'white' : struck ? 'muted' : 'ink'}
       textDecoration={struck ? 'line-through' : undefined}
-      fontSize="15px"
+      fontSize="sm"
       cursor="pointer"
       {...rest}
     >

@@ -5,7 +5,7 @@ import { type ComponentProps, type ReactNode, useId } from 'react';
 export const bareField = {
   bg: 'white',
   border: '1px solid',
-  borderColor: '#8B8771',
+  borderColor: 'edge',
   borderRadius: 'sm',
   px: '6px',
 } as const;
@@ -17,7 +17,7 @@ const field = {
   py: '5px',
   bg: 'white',
   border: '1px solid',
-  borderColor: '#8B8771',
+  borderColor: 'edge',
   borderRadius: 'sm',
   color: 'ink',
 } as const;
@@ -34,23 +34,17 @@ function Around({
 }: Labelled & { id: string; children: ReactNode }) {
   return (
     <Box minW={0}>
-      <chakra.label
-        htmlFor={id}
-        display="block"
-        fontSize={compact ? '13px' : '14px'}
-        fontWeight={700}
-        mb="2px"
-      >
+      <chakra.label htmlFor={id} display="block" fontSize={compact ? 'xs' : 'sm'} fontWeight={700} mb="2px">
         {label}
       </chakra.label>
       {children}
       {hint && (
-        <Box fontSize="13px" color="muted">
+        <Box fontSize="xs" color="muted">
           {hint}
         </Box>
       )}
       {problem && (
-        <Box fontSize="14px" color="hazard" role="alert">
+        <Box fontSize="sm" color="hazard" role="alert">
           {problem}
         </Box>
       )}
@@ -133,7 +127,7 @@ export function Row({ name, children }: { name: string; children: ReactNode }) {
       borderColor="line"
       alignItems="start"
     >
-      <Box fontWeight={700} fontSize="15px" pt="6px">
+      <Box fontWeight={700} fontSize="sm" pt="6px">
         {name}
       </Box>
       <Box minW={0}>{children}</Box>

@@ -20,7 +20,7 @@ export function FoundAgain<T>({ draft }: { draft: Draft<T> }) {
       px="10px"
       py="4px"
       mb="6px"
-      fontSize="14.5px"
+      fontSize="sm"
     >
       <Box flex="1">As you left it, {moment(new Date(draft.foundAt).toISOString())}. It is not sent yet.</Box>
       <Act minH="34px" onClick={() => draft.forget()}>

@@ -26,7 +26,7 @@ export function MoneyField({
         {...look}
       />
       {sum && 'ask' in sum && (
-        <Box role="group" aria-label={`${look.label}: which?`} mt="3px" fontSize="13px">
+        <Box role="group" aria-label={`${look.label}: which?`} mt="3px" fontSize="xs">
           Which is meant?
           <Box display="flex" gap="4px" flexWrap="wrap">
             {sum.ask.map((minor) => (
@@ -34,7 +34,7 @@ export function MoneyField({
                 key={minor}
                 on={false}
                 px="7px"
-                fontSize="14px"
+                fontSize="sm"
                 onClick={() => type(plainSum(minor, currency))}
               >
                 {money(minor, currency)}

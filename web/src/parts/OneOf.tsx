@@ -20,7 +20,7 @@ export function OneOf<T extends string>({
   return (
     <Box display="flex" gap="4px" flexWrap="wrap" alignItems="center" role="group" aria-label={label}>
       {name && (
-        <chakra.span fontSize="13px" fontWeight={700}>
+        <chakra.span fontSize="xs" fontWeight={700}>
           {name}
         </chakra.span>
       )}
@@ -29,7 +29,7 @@ export function OneOf<T extends string>({
           key={one}
           on={picked === one}
           minH="30px"
-          fontSize="14px"
+          fontSize="sm"
           onClick={() => pick(picked === one ? undefined : one)}
         >
           {words[one]}

@@ -43,8 +43,8 @@ export function Trouble({ error, again }: { error: unknown; again?: () => void }
       data-page="trouble"
       borderLeft="5px solid"
       borderColor="hazard"
-      bg="#FBECEA"
-      color="#5A130F"
+      bg="hazardPaper"
+      color="hazardInk"
       px="14px"
       py="8px"
       my="8px"
@@ -91,11 +91,11 @@ export function Caution({
       role="note"
       borderLeft="5px solid"
       borderColor={bench ? 'hazardLight' : 'hazard'}
-      bg={still ? 'transparent' : bench ? '#3A1F1B' : '#FBECEA'}
-      color={bench ? '#FFD9D3' : '#5A130F'}
+      bg={still ? 'transparent' : bench ? 'hazardDeep' : 'hazardPaper'}
+      color={bench ? 'hazardPale' : 'hazardInk'}
       px="14px"
       py={still ? '2px' : '8px'}
-      fontSize={bench && !still ? '17px' : '15px'}
+      fontSize={bench && !still ? 'lg' : 'sm'}
     >
       <chakra.b>Mind: </chakra.b>
       {children}

@@ -17,7 +17,7 @@ export function Tag({
     <chakra.span
       display="inline-block"
       bg="tape"
-      color="#2b2614"
+      color="onTape"
       fontFamily="mono"
       fontWeight={600}
       whiteSpace="nowrap"
@@ -40,7 +40,7 @@ export function Tag({
         bg={danger ? 'hazard' : 'amber'}
         color="white"
         fontFamily="mono"
-        fontSize="11.5px"
+        fontSize="xs"
         fontWeight={600}
         px="6px"
         whiteSpace="nowrap"

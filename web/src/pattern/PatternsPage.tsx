@@ -84,7 +84,7 @@ function PatternsOf({
             </Box>
           </Box>
         </Box>
-        <Box color="muted" fontSize="14px" my="4px">
+        <Box color="muted" fontSize="sm" my="4px">
           Of the units of that revision that were handed over ({patterns.jobs} in all), how many had it. The
           line is where the truth lies, nineteen times in twenty. Squares:{' '}
           <chakra.b color="mat">customers’</chakra.b> and <chakra.b color="brassInk">resale</chakra.b>.
@@ -143,7 +143,7 @@ function ChartRow({ fault, on, choose }: { fault: Fault; on: boolean; choose: ()
         <b>
           {fault.component}, {fault.wrong}
         </b>
-        <Box color="muted" fontSize="14px">
+        <Box color="muted" fontSize="sm">
           {fault.model} {fault.revision}
         </Box>
       </Box>
@@ -157,7 +157,7 @@ function Scale() {
   return (
     <Box display="grid" gridTemplateColumns={COLUMNS} gap="14px" px="6px" aria-hidden="true">
       <span />
-      <Box display="flex" justifyContent="space-between" fontFamily="mono" fontSize="12px" color="muted">
+      <Box display="flex" justifyContent="space-between" fontFamily="mono" fontSize="xs" color="muted">
         {['0 %', '25 %', '50 %', '75 %', '100 %'].map((mark) => (
           <span key={mark}>{mark}</span>
         ))}
@@ -191,7 +191,7 @@ function WhatWasDone({ fault }: { fault: Fault }) {
           py="4px"
         >
           <b>{floor.Remedy[one.remedy]}</b>
-          <Box bg="#ECE4D2" h="18px" position="relative" aria-hidden="true">
+          <Box bg="bar" h="18px" position="relative" aria-hidden="true">
             <Box bg="mat" h="100%" style={{ width: `${(100 * one.count) / most}%` }} />
             <Box
               bg="hazard"
@@ -202,7 +202,7 @@ function WhatWasDone({ fault }: { fault: Fault }) {
               style={{ width: `${(100 * one.comebacks) / most}%` }}
             />
           </Box>
-          <Box fontFamily="mono" fontSize="14px">
+          <Box fontFamily="mono" fontSize="sm">
             {one.count}, {one.comebacks} came back
           </Box>
         </Box>
@@ -217,10 +217,10 @@ function Table({ faults }: { faults: Fault[] }) {
       <chakra.h2>All of them in numbers</chakra.h2>
       <chakra.table
         w="100%"
-        fontSize="14px"
+        fontSize="sm"
         textAlign="left"
         css={{
-          '& td, & th': { padding: '4px 6px', borderTop: '1px solid #DDD5C3' },
+          '& td, & th': { padding: '4px 6px', borderTop: '1px solid var(--chakra-colors-line)' },
           '& td + td + td': { textAlign: 'right', whiteSpace: 'nowrap' },
         }}
       >

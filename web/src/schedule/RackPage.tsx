@@ -99,7 +99,7 @@ function Heading({ title, aside, space }: { title: string; aside?: string; space
   return (
     <Box display="flex" justifyContent="space-between" alignItems="baseline" mt={space ? '16px' : 0} mb="6px">
       <chakra.h1>{title}</chakra.h1>
-      <Box fontSize="14px" color="muted">
+      <Box fontSize="sm" color="muted">
         {aside}
       </Box>
     </Box>
@@ -124,7 +124,7 @@ function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '100px 1fr 200px 138px' }}
+      gridTemplateColumns={{ base: '1fr', md: '118px 1fr 200px 138px' }}
       gap="12px"
       alignItems="center"
       py={first ? '10px' : '6px'}
@@ -143,7 +143,7 @@ function NextRow({ row, n, go }: { row: Row; n: number; go: (row: Row) => void }
           {row.symptoms || 'no symptom said'} · {row.owner ?? 'resale'}
         </Box>
       </Box>
-      <Box fontSize="14.5px">
+      <Box fontSize="sm">
         <b>{row.reason}.</b>
         <Box>{row.status.words}</Box>
       </Box>
@@ -162,7 +162,7 @@ function WaitingRow({ row, go }: { row: Row; go: (row: Row) => void }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '104px 1fr 210px' }}
+      gridTemplateColumns={{ base: '1fr', md: '118px 1fr 210px' }}
       gap="12px"
       alignItems="center"
       py="6px"
@@ -178,9 +178,9 @@ function WaitingRow({ row, go }: { row: Row; go: (row: Row) => void }) {
       >
         <Tag text={row.tag} size={13.5} flag={flag(row)} danger={danger(row)} />
       </chakra.button>
-      <Box fontSize="15px" minW={0}>
+      <Box fontSize="sm" minW={0}>
         {row.status.words}
-        <Box color="muted" fontSize="14px" truncate>
+        <Box color="muted" fontSize="sm" truncate>
           {row.model} · {row.owner ?? 'resale'}
         </Box>
       </Box>
@@ -194,7 +194,7 @@ function Wait({ row }: { row: Row }) {
   const { until } = row.status;
   if (!until || !row.waitedSince) {
     return (
-      <Box fontSize="14px" color="amberInk">
+      <Box fontSize="sm" color="amberInk">
         since {row.waitedSince ? moment(row.waitedSince) : 'today'},{' '}
         {row.status.standing === 'ON_LOAN' ? 'no day named' : 'no end known'}
       </Box>
@@ -203,9 +203,9 @@ function Wait({ row }: { row: Row }) {
   const from = Date.parse(row.waitedSince);
   const part = Math.min(1, Math.max(0, (Date.now() - from) / (Date.parse(until) - from)));
   return (
-    <Box fontSize="14px" color="amberInk">
+    <Box fontSize="sm" color="amberInk">
       until {moment(until)}
-      <Box h="9px" bg="#EDE3CF" borderRadius="2px" overflow="hidden">
+      <Box h="9px" bg="waitPaper" borderRadius="2px" overflow="hidden">
         <Box h="100%" bg="amber" style={{ width: `${part * 100}%` }} />
       </Box>
     </Box>
@@ -216,7 +216,7 @@ function ReadyRow({ row, go }: { row: Row; go: (row: Row) => void }) {
   return (
     <Box
       display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '104px 1fr 190px 124px' }}
+      gridTemplateColumns={{ base: '1fr', md: '118px 1fr 190px 124px' }}
       gap="12px"
       alignItems="center"
       py="6px"
@@ -227,7 +227,7 @@ function ReadyRow({ row, go }: { row: Row; go: (row: Row) => void }) {
       <Box minW={0} truncate>
         <b>{row.model}</b> · {row.owner ?? 'resale'}
       </Box>
-      <Box fontSize="14.5px">{row.status.words}</Box>
+      <Box fontSize="sm">{row.status.words}</Box>
       <Act onClick={() => go(row)}>{ACTS.READY}</Act>
     </Box>
   );

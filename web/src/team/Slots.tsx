@@ -64,7 +64,7 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
                 onClick={() => pick(slot)}
               >
                 <b>{slot.name}</b>
-                <Box fontSize="13px">{slot.tag ?? 'empty'}</Box>
+                <Box fontSize="xs">{slot.tag ?? 'empty'}</Box>
               </Chip>
             ))}
         </Box>

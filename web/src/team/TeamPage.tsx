@@ -36,7 +36,7 @@ export default function TeamPage() {
       </Box>
       <Box p="18px 22px" minW={0}>
         <Box mb="18px">
-          <Link to="/shop" style={{ color: '#27548A', textDecoration: 'underline' }}>
+          <Link to="/shop" style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}>
             The shop: name, money, clock, hours, rack
           </Link>
         </Box>

@@ -44,12 +44,12 @@ export function Components({ sheet }: { sheet: Schemas['ModelSheet'] }) {
             py="3px"
           >
             <b>{one.name}</b>
-            <chakra.span color="muted" fontSize="14.5px">
+            <chakra.span color="muted" fontSize="sm">
               {one.aliases.length > 0 && `also ${one.aliases.join(', ')}`}
             </chakra.span>
             {one.inside && (
               <Link to={`/models/${one.inside}`}>
-                <chakra.span color="chalk" textDecoration="underline" fontSize="14.5px">
+                <chakra.span color="chalk" textDecoration="underline" fontSize="sm">
                   is a {title(one.inside)}
                 </chakra.span>
               </Link>

@@ -68,7 +68,7 @@ function OtherRevisions({
           ))}
         </Pick>
       )}
-      <Box color="muted" fontSize="14px" my="6px">
+      <Box color="muted" fontSize="sm" my="6px">
         From {other?.name} to {revision.name}.
       </Box>
       <Loaded query={diff}>{(now) => <DiffList diff={now} />}</Loaded>
@@ -97,7 +97,7 @@ function DiffList({ diff }: { diff: Schemas['NotesDiff'] }) {
         <chakra.li key={step.id} py="7px" borderTop="1px solid" borderColor="line">
           <chakra.b color={SORTS[step.sort][1]}>{SORTS[step.sort][0]}</chakra.b> <b>{step.title}</b>
           {step.changes.map((change) => (
-            <Box key={change} fontSize="15px" pl="14px">
+            <Box key={change} fontSize="sm" pl="14px">
               {change}
             </Box>
           ))}

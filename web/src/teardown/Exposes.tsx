@@ -51,7 +51,7 @@ export function Exposes({
         px="6px"
         minH="34px"
         border="1px dashed"
-        borderColor="#8B8771"
+        borderColor="edge"
         borderRadius="sm"
         bg="white"
         onChange={(event) => setName(event.target.value)}

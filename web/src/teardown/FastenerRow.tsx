@@ -129,7 +129,7 @@ export function FastenerRow({
         </Act>
       </Box>
       {question && (
-        <Box fontSize="14px" color="amberInk" role="note">
+        <Box fontSize="sm" color="amberInk" role="note">
           {question}
         </Box>
       )}

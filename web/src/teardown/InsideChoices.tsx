@@ -15,7 +15,7 @@ export function InsideChoices({
       {choices.map((choice) => (
         <Box key={choice.component} mt="14px" role="group" aria-label={`Inside the ${choice.name}`}>
           <chakra.h2>Inside the {choice.name}</chakra.h2>
-          <Box color="muted" fontSize="14px">
+          <Box color="muted" fontSize="sm">
             It is a {choice.model}. Say which, and the way goes on into it.
           </Box>
           <Box display="flex" flexWrap="wrap" gap="5px" mt="4px">

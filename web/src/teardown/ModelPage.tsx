@@ -81,7 +81,7 @@ function ModelOf({
             </Act>
           </Box>
           {revision && (
-            <Box color="muted" fontSize="14.5px">
+            <Box color="muted" fontSize="sm">
               {revision.tellApart || 'How to tell it apart is not said yet.'}
               <Act look="quiet" minH="28px" px="6px" onClick={() => setChanging('revision')}>
                 change

@@ -177,7 +177,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
           )}
         </Box>
         <Trouble error={save.error} />
-        <Box color="muted" fontSize="14px" mt="8px">
+        <Box color="muted" fontSize="sm" mt="8px">
           {notes.number === 0
             ? 'Not saved yet.'
             : `Version ${notes.number}, ${notes.by}, ${day(notes.at)}${notes.why ? `: ${notes.why}` : ''}`}

@@ -53,11 +53,11 @@ function Proposal({ proposal }: { proposal: Schemas['ProposalView'] }) {
     >
       <b>{proposal.step}</b>: {proposal.why}
       {proposal.changes.map((change) => (
-        <Box key={change} fontSize="15px">
+        <Box key={change} fontSize="sm">
           {change}
         </Box>
       ))}
-      <Box color="muted" fontSize="14px">
+      <Box color="muted" fontSize="sm">
         {proposal.by}, {day(proposal.at)}
         {proposal.jobId && (
           <>

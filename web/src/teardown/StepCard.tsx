@@ -43,7 +43,7 @@ export function StepCard({
         {step.fasteners.map((group) => {
           const shape = shapes[group.id];
           return (
-            <Box key={group.id} display="flex" alignItems="center" gap="8px" fontSize="14px">
+            <Box key={group.id} display="flex" alignItems="center" gap="8px" fontSize="sm">
               <chakra.span fontFamily="mono" color="brassInk" fontWeight={600} whiteSpace="nowrap">
                 {group.count} ×
               </chakra.span>
@@ -56,14 +56,14 @@ export function StepCard({
           );
         })}
         {step.connectors.map((plug) => (
-          <Box key={plug.id} fontSize="14px">
+          <Box key={plug.id} fontSize="sm">
             plug: {plug.label}
             {plug.mark && `, ${plug.mark}`}
             {plug.latch && `, latch: ${plug.latch}`}
           </Box>
         ))}
         {step.pieces.map((piece) => (
-          <Box key={piece.id} fontSize="14px">
+          <Box key={piece.id} fontSize="sm">
             loose: {piece.label}
             {piece.hint && `, ${piece.hint}`}
           </Box>

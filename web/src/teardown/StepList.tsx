@@ -54,7 +54,7 @@ export function StepList({
             onClick={() => choose(step.id)}
           >
             <b>{step.title || 'A step without a title'}</b>
-            <chakra.span color="muted" fontSize="14px">
+            <chakra.span color="muted" fontSize="sm">
               {' '}
               {[floor.Side[step.side], step.tool, `${step.minutes} min`].filter(Boolean).join(' · ')}
             </chakra.span>
@@ -91,7 +91,7 @@ function Mover({
       aria-label={label}
       disabled={off}
       px="8px"
-      fontSize="17px"
+      fontSize="md"
       color="chalk"
       cursor="pointer"
       _disabled={{ opacity: 0.25, cursor: 'default' }}
@@ -114,7 +114,7 @@ function Off({ step, shapes }: { step: Step; shapes: Schemas['NotesView']['shape
       flexWrap="wrap"
       gap="4px 12px"
       alignItems="center"
-      fontSize="14px"
+      fontSize="sm"
       color="brassInk"
     >
       {step.fasteners.map((group) => {

@@ -85,7 +85,7 @@ function WayOf({
         h={{ lg: 'calc(100vh - 106px)' }}
       >
         <Box p="10px 22px" overflow="auto">
-          <Box color="muted" fontSize="14px" mb="6px">
+          <Box color="muted" fontSize="sm" mb="6px">
             How it comes apart, outermost on the left. Pick what you want to reach.
           </Box>
           <AccessMap
@@ -102,7 +102,7 @@ function WayOf({
           {step ? (
             <StepCard step={step} shapes={notes.shapes} />
           ) : (
-            <Box color="muted" fontSize="15px">
+            <Box color="muted" fontSize="sm">
               Point at a step to read it: what to do, what comes off and where, and what to remember.
             </Box>
           )}

@@ -46,7 +46,7 @@ export function WayPanel({
         {notes.components
           .filter((one) => targets.includes(one.id))
           .map((one) => (
-            <Chip key={one.id} on minH="30px" px="8px" fontSize="14px" onClick={() => pick(one.id)}>
+            <Chip key={one.id} on minH="30px" px="8px" fontSize="sm" onClick={() => pick(one.id)}>
               {one.name} ×
             </Chip>
           ))}
@@ -70,12 +70,12 @@ export function WayPanel({
             </Box>
           ))}
           {!way.plan.reversible && (
-            <Box mt="6px" borderLeft="4px solid" borderColor="amber" pl="10px" fontSize="15px">
+            <Box mt="6px" borderLeft="4px solid" borderColor="amber" pl="10px" fontSize="sm">
               This way breaks something: it cannot be put back as made.
             </Box>
           )}
           {notes.overview.before && (
-            <Box mt="6px" borderLeft="4px solid" borderColor="mat" pl="10px" fontSize="15px">
+            <Box mt="6px" borderLeft="4px solid" borderColor="mat" pl="10px" fontSize="sm">
               <b>Before the first step:</b> {notes.overview.before}.
             </Box>
           )}
@@ -86,7 +86,7 @@ export function WayPanel({
             ))}
             {way.tools.length === 0 && 'bare hands'}
           </Box>
-          <Box color="muted" fontSize="14px">
+          <Box color="muted" fontSize="sm">
             Will be off: {offCounts(way)}
           </Box>
           <Steps access={way} notes={notes} point={point} />
@@ -130,7 +130,7 @@ function OfferChoice({
           can be undone: {price(undo)}
         </Chip>
       )}
-      {!offers.undo && <Box fontSize="14px">No way leaves it as made.</Box>}
+      {!offers.undo && <Box fontSize="sm">No way leaves it as made.</Box>}
     </Box>
   );
 }
@@ -161,10 +161,10 @@ function Price({
           words={plan.toolChanges === 1 ? 'tool taken up' : 'tools taken up'}
         />
       </Box>
-      <Box color="muted" fontSize="14px">
+      <Box color="muted" fontSize="sm">
         {learned}
       </Box>
-      <Box borderLeft="4px solid" borderColor="mat" pl="10px" my="8px" fontSize="14.5px">
+      <Box borderLeft="4px solid" borderColor="mat" pl="10px" my="8px" fontSize="sm">
         By the notes {minutes(plan.minutes)}; in the order they are written {minutes(access.notesMinutes)}.{' '}
         {offer === 'time' &&
           (exact ? 'No order takes less.' : `A good order; none takes less than ${minutes(lowerBound)}.`)}
@@ -176,10 +176,10 @@ function Price({
 function Figure({ value, words }: { value: string; words: string }) {
   return (
     <Box>
-      <chakra.b fontFamily="mono" fontSize="22px">
+      <chakra.b fontFamily="mono" fontSize="2xl">
         {value}
       </chakra.b>{' '}
-      <chakra.span color="muted" fontSize="14px">
+      <chakra.span color="muted" fontSize="sm">
         {words}
       </chakra.span>
     </Box>
@@ -209,7 +209,7 @@ function Steps({
               py="5px"
               borderTop="1px solid"
               borderColor="line"
-              fontSize="15px"
+              fontSize="sm"
               onMouseEnter={() => point(id)}
             >
               <chakra.span fontFamily="mono" color="muted">
@@ -217,12 +217,12 @@ function Steps({
               </chakra.span>
               <Box>
                 {step.title}
-                <Box color="muted" fontSize="14px">
+                <Box color="muted" fontSize="sm">
                   {floor.Side[step.side]}
                   {step.tool && ` · ${step.tool}`}
                 </Box>
               </Box>
-              <chakra.span fontFamily="mono" fontSize="13px" fontWeight={600} color="brassInk">
+              <chakra.span fontFamily="mono" fontSize="xs" fontWeight={600} color="brassInk">
                 {offWords(step)}
               </chakra.span>
             </chakra.li>

@@ -46,8 +46,8 @@ public final class Shots {
             }
             """;
 
-    /** A revision of which nothing has earned a watch point yet is worth a picture too. */
-    private static final Set<String> MAY_BE_EMPTY = Set.of("as-a-whole");
+    /** What has nothing in one of its parts, or says that there is more, is worth a picture too. */
+    private static final Set<String> MAY_BE_EMPTY = Set.of("as-a-whole", "patterns");
 
     private final Page page;
     private final Path folder;

@@ -95,7 +95,7 @@ export function Caution({
       color={bench ? 'hazardPale' : 'hazardInk'}
       px="14px"
       py={still ? '2px' : '8px'}
-      fontSize={bench && !still ? 'lg' : 'sm'}
+      fontSize={bench && !still ? 'md' : 'sm'}
     >
       <chakra.b>Mind: </chakra.b>
       {children}

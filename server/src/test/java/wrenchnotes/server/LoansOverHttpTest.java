@@ -172,6 +172,12 @@ class LoansOverHttpTest {
                         "settled",
                         List.of(body("thing", "fuse", "back", 0, "replaced", 1, "leftOut", 0, "reason", ""))));
         assertThat(shop.sheet(job).body().get("mains").asString()).contains("mains fuse replaced");
+        client.bench(job, "back", "");
+        assertThat(shop.sheet(job).body().path("mains").asString(""))
+                .as("taken back, it never happened")
+                .isEmpty();
+        assertThat(bench(job).get("stand").get("status").get("standing").asString())
+                .isEqualTo(shop.standing(job));
     }
 
     private Client.Answer lend(long job, String notFor) {

@@ -6,6 +6,8 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import wrenchnotes.core.teardown.MainsSide;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
@@ -195,6 +197,13 @@ public final class Ledger {
     /** Nothing in the tray, and every absence decided: only then may the unit be closed. */
     public boolean balances() {
         return unsettled().isEmpty();
+    }
+
+    /** What a move is of work on the mains side, in words: something there was replaced. Empty if it is none. */
+    public Optional<String> mainsWork(Move move) {
+        return Optional.of(thing(move.thing()).label())
+                .filter(label -> move.to() == Account.REPLACED && MainsSide.named(label))
+                .map(label -> label + " replaced");
     }
 
     public Tally tally() {

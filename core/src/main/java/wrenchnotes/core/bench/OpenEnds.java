@@ -36,17 +36,6 @@ public record OpenEnds(List<ForTheTest> temporary, List<Piece> fragments) {
     /** @param step as of {@link ForTheTest} */
     public record Piece(Fragments tally, Optional<String> step) {}
 
-    /** Of which nobody knows where they are. */
-    static OpenEnds anywhere(List<String> temporary, List<Fragments> fragments) {
-        return new OpenEnds(
-                temporary.stream()
-                        .map(words -> new ForTheTest(words, Optional.empty(), Optional.empty()))
-                        .toList(),
-                fragments.stream()
-                        .map(tally -> new Piece(tally, Optional.empty()))
-                        .toList());
-    }
-
     public static final OpenEnds NONE = new OpenEnds(List.of(), List.of());
 
     public OpenEnds {

@@ -81,8 +81,18 @@ public sealed interface Press {
             return reader.stepIn(this);
         }
 
+        /** By anybody, with no check made yet. */
+        public static StepIn said(String step, List<TakenOff> found, Basis basis) {
+            return new StepIn(step, found, basis, false, new CheckRecord(List.of()));
+        }
+
+        /** As it is said, by this person and at this stage of the job. */
+        public StepIn by(boolean lead, CheckRecord checks) {
+            return new StepIn(step, found, basis, lead, checks);
+        }
+
         public static StepIn asTheNotesSay(String step) {
-            return new StepIn(step, List.of(), Basis.COUNTED, false, new CheckRecord(List.of()));
+            return said(step, List.of(), Basis.COUNTED);
         }
 
         @Override

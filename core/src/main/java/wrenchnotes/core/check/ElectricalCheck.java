@@ -48,11 +48,12 @@ public record ElectricalCheck(
             double insulationMohm,
             boolean leadSound,
             String words) {
+        Checked.present("protection", protection);
         List<String> failed = new ArrayList<>();
         earthOhm.filter(ohm -> ohm > limits.earthOhm())
                 .ifPresent(
                         ohm -> failed.add("earth %s Ω, at most %s Ω".formatted(plain(ohm), plain(limits.earthOhm()))));
-        double least = protection == null ? 0 : limits.leastMohm(protection);
+        double least = limits.leastMohm(protection);
         if (insulationMohm < least) {
             failed.add("insulation %s MΩ, at least %s MΩ".formatted(plain(insulationMohm), plain(least)));
         }

@@ -143,7 +143,7 @@ class LeftOverTest {
         Ledger ledger = off(off(Ledger.allFitted(notes.things()), "case"), "cover")
                 .with(Move.of("cover", Account.TRAY, Account.LOST, 2))
                 .with(Move.of("cover", Account.TRAY, Account.OUT_FOR_NOW, 1).because("on order"));
-        OpenEnds ends = OpenEnds.anywhere(
+        OpenEnds ends = anywhere(
                 List.of("a clip across the door switch"),
                 List.of(new Fragments("teeth", 7, 4, ""), new Fragments("glass", 2, 0, "it came so")));
         List<String> forNow =
@@ -255,5 +255,16 @@ class LeftOverTest {
     private static Step step(
             String id, Set<String> needs, List<FastenerGroup> screws, List<Connector> plugs, List<LoosePiece> pieces) {
         return Step.plain(id, id, needs, Side.TOP, "PH1", 1, null, null).with(new Things(screws, plugs, pieces));
+    }
+
+    /** Of which nobody knows where they are. */
+    static OpenEnds anywhere(List<String> temporary, List<Fragments> fragments) {
+        return new OpenEnds(
+                temporary.stream()
+                        .map(words -> new OpenEnds.ForTheTest(words, Optional.empty(), Optional.empty()))
+                        .toList(),
+                fragments.stream()
+                        .map(tally -> new OpenEnds.Piece(tally, Optional.empty()))
+                        .toList());
     }
 }

@@ -182,7 +182,7 @@ class ManyRunsTest {
 
         /** Whoever closes has looked at the books alone; the gate must say the same. */
         private void close() {
-            OpenEnds ends = OpenEnds.anywhere(temporary, fragments);
+            OpenEnds ends = LeftOverTest.anywhere(temporary, fragments);
             CheckRecord record = new CheckRecord(checks);
             boolean shut = way.open().isEmpty()
                     && temporary.isEmpty()

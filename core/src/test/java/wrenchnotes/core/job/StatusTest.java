@@ -20,7 +20,6 @@ import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.schedule.Pickup;
 import wrenchnotes.core.teardown.Overview;
-import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Moment;
 
 /** One job from the counter out of the door: at every moment its standing follows from its facts. */
@@ -39,7 +38,6 @@ class StatusTest {
     private Optional<Closing> closing = Optional.empty();
     private Overview plan = Overview.NONE;
     private Optional<OutcomeGiven> outcome = Optional.empty();
-    private Optional<Loan> lent = Optional.empty();
     private Optional<Instant> handedOver = Optional.empty();
 
     @Test
@@ -101,38 +99,6 @@ class StatusTest {
         later(10);
         check(Stage.AFTER_CLOSING, Verdict.PASSED);
         assertStands(Standing.READY, "Ready to go: fixed");
-    }
-
-    /** A rubber band for the belt until the belt comes: common practice, no source. */
-    @Test
-    void onLoanItStaysOpenWithItsPartStillWaitedForAndSaysWhatItIsNotFor() {
-        holds.add(new Hold(HoldKind.PART, "belt", now, Optional.empty(), Optional.empty()));
-        opens(2, new Tally(4, 0, 0, 0, 0));
-        assertThat(facts().inTheWayOfLending(true, now)).containsExactly("It is open: close it, or close it for now.");
-        openSteps = 0;
-        tally = new Tally(0, 0, 0, 0, 1);
-        later(10);
-        closing = Optional.of(new Closing(moment(), Optional.of("band for the belt")));
-        assertThat(facts().inTheWayOfLending(true, now))
-                .containsExactly("Nobody has checked it closed: try it, or say not tested.");
-        later(1);
-        check(Stage.AFTER_CLOSING, Verdict.FAILED);
-        assertThat(facts().inTheWayOfLending(true, now)).isEmpty();
-        assertThat(facts().inTheWayOfLending(false, now)).hasSize(1);
-        assertThat(facts().saidOnPaper()).containsExactly("Does not work: plays");
-        holds.add(new Hold(HoldKind.CURE, "resin", now, Optional.of(now.plusSeconds(60)), Optional.empty()));
-        assertThat(facts().inTheWayOfLending(true, now)).hasSize(1);
-
-        Instant friday = now.plus(Duration.ofDays(4));
-        lent = Optional.of(new Loan(now, "long tapes", Optional.of(friday), Optional.empty()));
-        assertStands(Standing.ON_LOAN, "On loan with its owner. Not for: long tapes");
-        assertThat(Status.of(facts(), now).until()).contains(friday);
-        assertThat(facts().inTheWayOfHandover(now)).contains("It is on loan: say first that it came back.");
-        assertThat(facts().holds()).as("it is no end of a wait").hasSize(2);
-        assertThatThrownBy(() -> new Loan(now, " ", Optional.empty(), Optional.empty()))
-                .hasMessageContaining("notFor");
-        assertThatThrownBy(() -> new Loan(now, "x", Optional.of(now), Optional.empty()))
-                .isInstanceOf(Invalid.class);
     }
 
     @Test
@@ -307,7 +273,7 @@ class StatusTest {
                 outcome,
                 0,
                 MainsWork.NONE,
-                lent,
+                Optional.empty(),
                 handedOver);
     }
 

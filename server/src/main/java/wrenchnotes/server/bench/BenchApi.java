@@ -20,7 +20,6 @@ import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
-import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Side;
@@ -58,12 +57,8 @@ public class BenchApi {
             Optional<Boolean> acknowledged) {
 
         Press.StepIn of(String step) {
-            return new Press.StepIn(
-                    step,
-                    found.stream().map(FoundThing::takenOff).toList(),
-                    basis.orElse(Basis.COUNTED),
-                    false,
-                    new CheckRecord(List.of()));
+            return Press.StepIn.said(
+                    step, found.stream().map(FoundThing::takenOff).toList(), basis.orElse(Basis.COUNTED));
         }
     }
 

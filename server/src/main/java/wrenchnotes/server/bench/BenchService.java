@@ -36,12 +36,12 @@ public class BenchService {
         this.rights = rights;
     }
 
-    /** The bench as it is now. */
     /** What a unit that is closed for now, or on loan, still lacks: in words for its owner. */
     public List<String> unfinished(long job) {
         return view(job).stand().unfinished();
     }
 
+    /** The bench as it is now. */
     BenchView view(long job) {
         return benches.view(benches.state(job));
     }
@@ -53,12 +53,7 @@ public class BenchService {
     /** One step in. */
     public BenchState stepIn(By by, long job, Seen seen, Press.StepIn said) {
         BenchPress press = benches.changeable(by, job, seen);
-        return press.make(new Press.StepIn(
-                said.step(),
-                said.found(),
-                said.basis(),
-                rights.may(by, Act.OVERRULE),
-                press.beside().checks()));
+        return press.make(said.by(rights.may(by, Act.OVERRULE), press.beside().checks()));
     }
 
     /**

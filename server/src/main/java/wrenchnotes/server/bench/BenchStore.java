@@ -14,7 +14,6 @@ import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
-import wrenchnotes.core.teardown.MainsSide;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Sql;
@@ -143,7 +142,7 @@ public class BenchStore {
                         one.move().reason(),
                         one.move().basis().name(),
                         one.undoes().orElse(null),
-                        mains(things.thing(one.move().thing()), one.move())))
+                        things.mainsWork(one.move()).orElse(null)))
                 .toList();
         jdbc.sql("""
                         INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
@@ -159,12 +158,6 @@ public class BenchStore {
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();
-    }
-
-    /** What it is called, if something on the mains side was replaced by it; else null. */
-    private static String mains(Thing thing, Move move) {
-        boolean replaced = move.to() == Account.REPLACED && MainsSide.named(thing.label());
-        return replaced ? thing.label() + " replaced" : null;
     }
 
     private static String kind(Thing thing) {

@@ -19,6 +19,7 @@ import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.diagnosis.history.OftenWrong;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
@@ -57,7 +58,10 @@ class BesideStore {
                           JOIN fault ON fault.id = finding.fault_id
                           WHERE job_id = :job AND struck_at IS NULL)) AS findings,
                    (SELECT json_group_array(json_array(mains, moment, at))
-                    FROM ledger_entry WHERE job_id = :job AND mains IS NOT NULL) AS replaced_mains,
+                    FROM ledger_entry AS entry
+                    WHERE job_id = :job AND mains IS NOT NULL
+                      AND NOT EXISTS (SELECT 1 FROM ledger_entry AS back
+                                      WHERE back.job_id = :job AND back.undoes = entry.id)) AS replaced_mains,
                    (SELECT json_group_array(json_array(said, moment, at, by))
                     FROM (SELECT said, moment, at, person.name AS by
                           FROM entry JOIN person ON person.id = entry.by
@@ -181,7 +185,7 @@ class BesideStore {
     private MainsWork mains(String findings, String replaced, String electrical) {
         List<MainsWork.Done> done = Stream.concat(
                         each(findings, row -> row).stream()
-                                .filter(row -> FactsStore.isMainsWork(text(row, 0), Remedy.valueOf(text(row, 1))))
+                                .filter(row -> WorkHazard.isMainsWork(Remedy.valueOf(text(row, 1)), text(row, 0)))
                                 .map(row -> new MainsWork.Done(text(row, 0), moment(row, 2))),
                         each(replaced, row -> new MainsWork.Done(text(row, 0), moment(row, 1))).stream())
                 .toList();

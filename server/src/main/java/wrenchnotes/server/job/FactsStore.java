@@ -22,6 +22,7 @@ import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
@@ -30,7 +31,6 @@ import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.LoosePiece;
-import wrenchnotes.core.teardown.MainsSide;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.Sql;
@@ -124,8 +124,12 @@ public class FactsStore {
             """.formatted(THESE);
 
     /** What was replaced on the mains side, and what was measured after. */
-    public static final String REPLACED_MAINS =
-            "SELECT job_id, mains, moment, at FROM ledger_entry WHERE mains IS NOT NULL AND %s".formatted(THESE);
+    public static final String REPLACED_MAINS = """
+            SELECT job_id, mains, moment, at
+            FROM ledger_entry AS entry
+            WHERE mains IS NOT NULL AND %s
+              AND NOT EXISTS (SELECT 1 FROM ledger_entry AS back WHERE back.job_id = entry.job_id AND back.undoes = entry.id)
+            """.formatted(THESE);
 
     public static final String ELECTRICAL = """
             SELECT job_id, said, moment, at, person.name AS by
@@ -190,7 +194,7 @@ public class FactsStore {
                                 Outcome.valueOf(row.getString("outcome")), row.getString("remark"), Sql.moment(row))));
         each(FINDINGS, ids, row -> {
             gathered.findings.merge(row.getLong("job_id"), 1, Integer::sum);
-            if (isMainsWork(row.getString("words"), Remedy.valueOf(row.getString("remedy")))) {
+            if (WorkHazard.isMainsWork(Remedy.valueOf(row.getString("remedy")), row.getString("words"))) {
                 gathered.worked(row.getLong("job_id"), new MainsWork.Done(row.getString("words"), Sql.moment(row)));
             }
         });
@@ -204,11 +208,6 @@ public class FactsStore {
                 .add(new MainsWork.Made(
                         EntryStore.electrical(row.getString("said")), Sql.moment(row), row.getString("by"))));
         return jobs.stream().collect(Collectors.toMap(Job::id, job -> gathered.facts(job, asksForElectrical())));
-    }
-
-    /** Whether a finding is work on the mains side. */
-    public static boolean isMainsWork(String words, Remedy done) {
-        return done != Remedy.LEFT_AS_IT_IS && MainsSide.named(words);
     }
 
     /** Whether the shop has it measured after such work. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Loan;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Refused;
@@ -43,9 +44,10 @@ public class LoanService {
         this.journal = journal;
     }
 
-    private List<String> inTheWay(By by, Job job) {
-        List<String> reasons = new ArrayList<>(
-                facts.of(job).inTheWayOfLending(job.brought().owner().isPresent(), by.now()));
+    /** What is in the way of it, a sentence each; empty if it may go. */
+    public List<String> inTheWay(Job job, JobFacts known, Instant now) {
+        List<String> reasons =
+                new ArrayList<>(known.inTheWayOfLending(job.brought().owner().isPresent(), now));
         ArrivalMark.notSeenTo(arrivals.marks(job.id()), entries.seenTo(job.id()))
                 .forEach(mark -> reasons.add("It came in with this, and nobody has seen to it: " + mark.words() + "."));
         return reasons;
@@ -55,7 +57,7 @@ public class LoanService {
         Job job = jobs.job(id);
         By by = job.entered(who);
         Loan loan = new Loan(by.now(), notFor, due, Optional.empty());
-        List<String> reasons = inTheWay(by, job);
+        List<String> reasons = inTheWay(job, facts.of(job), by.now());
         if (!reasons.isEmpty()) {
             throw Refused.because(reasons);
         }

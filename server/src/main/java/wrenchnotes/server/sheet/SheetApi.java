@@ -26,6 +26,7 @@ import wrenchnotes.server.job.HoldStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.job.JobView;
 import wrenchnotes.server.job.StoryStore;
+import wrenchnotes.server.outcome.LoanService;
 import wrenchnotes.server.outcome.OutcomeStore;
 
 /** One page a job. */
@@ -41,6 +42,7 @@ public class SheetApi {
     private final FindingStore findings;
     private final CheckStore checks;
     private final OutcomeStore outcomes;
+    private final LoanService loans;
     private final StoryStore stories;
     private final Snapshot snapshot;
     private final Clock clock;
@@ -53,6 +55,7 @@ public class SheetApi {
             FindingStore findings,
             CheckStore checks,
             OutcomeStore outcomes,
+            LoanService loans,
             StoryStore stories,
             Snapshot snapshot,
             Clock clock) {
@@ -63,6 +66,7 @@ public class SheetApi {
         this.findings = findings;
         this.checks = checks;
         this.outcomes = outcomes;
+        this.loans = loans;
         this.stories = stories;
         this.snapshot = snapshot;
         this.clock = clock;
@@ -137,7 +141,7 @@ public class SheetApi {
                 JobView.of(job),
                 Status.of(known, now),
                 known.inTheWayOfHandover(now),
-                known.inTheWayOfLending(job.brought().owner().isPresent(), now),
+                loans.inTheWay(job, known, now),
                 known.mains().inTheWay(known.lastIn()),
                 known.mains().last().map(made -> made.check().sentence() + ", by " + made.by()),
                 known.sinceOpened().notTested().stream().map(Check::whyNot).toList(),

@@ -67,6 +67,15 @@ public enum WorkHazard implements Spoken {
         this.remedies.addAll(List.of(remedies));
     }
 
+    /**
+     * Whether something was done on the mains side, after which the shop measures (common practice, no source).
+     *
+     * @param words of component and fault
+     */
+    public static boolean isMainsWork(Remedy done, String words) {
+        return done != Remedy.LEFT_AS_IT_IS && MainsSide.named(words);
+    }
+
     /** What to mind. */
     public String caution() {
         return caution;

@@ -4,6 +4,7 @@ import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,6 +13,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.logging.Level;
+import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences.PRINT_SCALING;
@@ -34,6 +37,8 @@ class PaperKit {
     private final String style = resource("/papers/paper.css");
 
     PaperKit(PaperWords words) {
+        // It tells of every font of every paper.
+        XRLog.listRegisteredLoggers().forEach(logger -> XRLog.setLevel(logger, Level.WARNING));
         ClassLoaderTemplateResolver files = new ClassLoaderTemplateResolver();
         files.setPrefix("papers/");
         files.setSuffix(".html");
@@ -62,7 +67,7 @@ class PaperKit {
             try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
                 renderer.createPDFWithoutClosing();
                 PDDocument paper = renderer.getPdfDocument();
-                PDViewerPreferences asks = new PDViewerPreferences(new org.apache.pdfbox.cos.COSDictionary());
+                PDViewerPreferences asks = new PDViewerPreferences(new COSDictionary());
                 asks.setPrintScaling(PRINT_SCALING.None);
                 paper.getDocumentCatalog().setViewerPreferences(asks);
                 paper.save(out);

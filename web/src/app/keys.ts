@@ -24,8 +24,13 @@ function covered(): boolean {
   return document.querySelector('[role="dialog"][data-state="open"]') !== null;
 }
 
+/** Whether a key may act at all; that a scanner types is heard either way. */
+function acts(name: string): boolean {
+  return name.length > 1 || name === '?' || singleKeys.on();
+}
+
 function act(name: string) {
-  if (!covered()) {
+  if (!covered() && acts(name)) {
     listed.find((one) => one.key === name)?.act();
   }
 }
@@ -64,11 +69,8 @@ function pressed(event: KeyboardEvent) {
     return;
   }
   const name = nameOf(event);
-  if (name.length === 1 && name !== '?' && !singleKeys.on()) {
-    return;
-  }
   // A focused button keeps its own Space and Enter, but for the one act that is the screen's main key.
-  const known = !covered() && listed.some((one) => one.key === name);
+  const known = !covered() && acts(name) && listed.some((one) => one.key === name);
   if (known) {
     event.preventDefault();
   }

@@ -58,7 +58,7 @@ export function StepPanel(props: Props) {
 }
 
 function isOut(bench: Props['bench']): boolean {
-  return bench.stand.loan !== undefined && bench.stand.loan.back === undefined;
+  return bench.stand.status.standing === 'ON_LOAN';
 }
 
 function Panel(props: Props) {

@@ -56,7 +56,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
   // What came with it is asked for one by one; without anything it goes at once.
   const leave = () => (sheet.belongings.length > 0 ? setDoing({ what: 'handover' }) : handOver.mutate());
   const gone = job.handedOverAt !== undefined;
-  const lent = job.loan !== undefined && job.loan.back === undefined;
+  const lent = sheet.status.standing === 'ON_LOAN';
   const away = gone || lent;
   useKeys([
     { key: 'B', label: 'To the bench', act: () => navigate(`/bench/${job.id}`), off: gone },

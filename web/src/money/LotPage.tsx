@@ -37,14 +37,7 @@ export default function LotPage() {
                 Nothing was taken in from it yet. At the counter pick this lot, then one unit after the other.
               </Empty>
             )}
-            {forAll(now.units).length > 0 && (
-              <Box color="muted" fontSize="sm" pb="4px">
-                For all of them: {forAll(now.units).join(' ')}
-              </Box>
-            )}
-            {now.units.map((unit) => (
-              <UnitLine key={unit.job.id} unit={unit} said={forAll(now.units)} />
-            ))}
+            <Units units={now.units} />
           </>
         )}
       </Loaded>
@@ -52,12 +45,37 @@ export default function LotPage() {
   );
 }
 
-/** What holds for every unit that has figures is said once. */
-function forAll(units: Schemas['UnitOfLot'][]): string[] {
-  const reasons = units.flatMap((unit) => (unit.money.worth ? [unit.money.worth.reasons] : []));
-  return reasons.length < 2
-    ? []
-    : (reasons[0] ?? []).filter((one) => reasons.every((all) => all.includes(one)));
+type Unit = Schemas['UnitOfLot'];
+
+/** What stands behind the figures of most units is said once, with those for which it does not hold. */
+function shared(units: Unit[]): { words: string; not: string[] }[] {
+  const figured = units.filter((unit) => unit.money.worth);
+  const all = [...new Set(figured.flatMap((unit) => unit.money.worth?.reasons ?? []))];
+  return all
+    .map((words) => ({
+      words,
+      not: figured
+        .filter((unit) => !unit.money.worth?.reasons.includes(words))
+        .map((unit) => unit.job.unit.tag),
+    }))
+    .filter(({ not }) => figured.length > 1 && not.length * 2 < figured.length);
+}
+
+function Units({ units }: { units: Unit[] }) {
+  const said = shared(units);
+  return (
+    <>
+      {said.map(({ words, not }) => (
+        <Box key={words} color="muted" fontSize="sm">
+          {words}
+          {not.length > 0 && ` (Not so: ${not.join(', ')}.)`}
+        </Box>
+      ))}
+      {units.map((unit) => (
+        <UnitLine key={unit.job.id} unit={unit} said={said.map((one) => one.words)} />
+      ))}
+    </>
+  );
 }
 
 function UnitLine({ unit, said }: { unit: Schemas['UnitOfLot']; said: string[] }) {

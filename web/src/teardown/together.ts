@@ -39,6 +39,7 @@ export function together(base: Step[], mine: Step[], theirs: Step[]): { steps: S
     }
   }
   const left = new Set(merged.map((step) => step.id));
+  // A name that is no step's is that of steps which stand in for one another: it stays.
   const known = (id: string) => left.has(id) || (!was.has(id) && !there.has(id) && !here.has(id));
   return {
     // What needed a step that is gone needs it no more.

@@ -26,7 +26,7 @@ class DraftsIT {
     void open() {
         window = VISIT.window();
         page = window.page();
-        lead = new Client(VISIT.shop().url()).signedIn("ines", "quay");
+        lead = VISIT.lead();
     }
 
     /** Measured: leaving check-in to make a model dropped all. */
@@ -54,7 +54,8 @@ class DraftsIT {
 
     @Test
     void aFindingIsThereAgainAndGoneOnceItIsEntered() {
-        long job = TakenIn.job(lead, "Coble 2", "PLAYER", body(), List.of(step("lid", "Lid off")), List.of());
+        long job = TakenIn.job(
+                lead, "Coble 2", "PLAYER", body(), List.of(TakenIn.step("lid", "Lid off", List.of())), List.of());
         page.navigate("/jobs/" + job);
         window.says("At the counter");
         page.keyboard().press("n");
@@ -74,7 +75,8 @@ class DraftsIT {
     /** Measured: somebody else saving notes discarded the steps one had not saved. */
     @Test
     void twoPeopleInTheSameNotesBothKeepWhatTheyWrote() {
-        long job = TakenIn.job(lead, "Coble 3", "PLAYER", body(), List.of(step("lid", "Lid off")), List.of());
+        long job = TakenIn.job(
+                lead, "Coble 3", "PLAYER", body(), List.of(TakenIn.step("lid", "Lid off", List.of())), List.of());
         var unit = lead.get("/api/jobs/" + job).body().get("job").get("unit");
         long model = unit.get("modelId").asLong();
         long revision = unit.get("revisionId").asLong();
@@ -88,7 +90,7 @@ class DraftsIT {
         lead.put(
                 "/api/revisions/" + revision + "/teardown",
                 1,
-                Map.of("steps", List.of(step("lid", "Lid off, the clips first")), "why", "clips"));
+                Map.of("steps", List.of(TakenIn.step("lid", "Lid off, the clips first", List.of())), "why", "clips"));
         page.getByLabel("Why this change").fill("the deck");
         window.click("Save the notes");
         window.says("ines saved version 2 meanwhile: clips.", "Your steps are still here.");
@@ -103,7 +105,8 @@ class DraftsIT {
     /** A key is where it lies, whatever letters the layout has. */
     @Test
     void keysWorkOnACyrillicLayoutAndCanBeSwitchedOff() {
-        long job = TakenIn.job(lead, "Coble 4", "PLAYER", body(), List.of(step("lid", "Lid off")), List.of());
+        long job = TakenIn.job(
+                lead, "Coble 4", "PLAYER", body(), List.of(TakenIn.step("lid", "Lid off", List.of())), List.of());
         page.navigate("/jobs/" + job);
         window.says("At the counter");
         cyrillic("л", "KeyK");
@@ -115,27 +118,14 @@ class DraftsIT {
         page.keyboard().press("k");
         page.waitForTimeout(300);
         assertThat(page.getByLabel("What was tried")).hasCount(0);
+        // Off are the keys, not the scanner.
+        window.scans("WN-0002");
+        page.waitForURL("**/jobs/2");
     }
 
     private void cyrillic(String key, String code) {
         page.evaluate(
                 "([key, code]) => document.body.dispatchEvent(new KeyboardEvent('keydown', { key, code, bubbles: true }))",
                 List.of(key, code));
-    }
-
-    private static Map<String, Object> step(String id, String title) {
-        return body(
-                "id",
-                id,
-                "title",
-                title,
-                "side",
-                "TOP",
-                "tool",
-                "",
-                "minutes",
-                2,
-                "pieces",
-                List.of(Map.of("id", id + "-p", "label", id, "hint", "", "count", 1)));
     }
 }

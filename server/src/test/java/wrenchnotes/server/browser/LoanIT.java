@@ -25,23 +25,11 @@ class LoanIT {
     void open() {
         window = VISIT.window();
         page = window.page();
-        lead = new Client(VISIT.shop().url()).signedIn("ines", "quay");
+        lead = VISIT.lead();
     }
 
     private long opened(String model) {
-        Map<String, Object> lid = body(
-                "id",
-                "lid",
-                "title",
-                "Lid off",
-                "side",
-                "TOP",
-                "tool",
-                "",
-                "minutes",
-                2,
-                "pieces",
-                List.of(Map.of("id", "lid-p", "label", "lid", "hint", "", "count", 1)));
+        Map<String, Object> lid = TakenIn.step("lid", "Lid off", List.of());
         long job = TakenIn.job(lead, model, "PLAYER", body(), List.of(lid), List.of());
         lead.bench(job, "start", body("targets", List.of(), "off", true, "missing", List.of(), "words", ""));
         lead.bench(job, "steps/lid/in", Map.of("found", List.of()));

@@ -28,7 +28,7 @@ class StandsIT {
     void open() {
         window = VISIT.window();
         page = window.page();
-        lead = new Client(VISIT.shop().url()).signedIn("ines", "quay");
+        lead = VISIT.lead();
     }
 
     /** A picture tube under the shell, a frame in it. */
@@ -38,28 +38,15 @@ class StandsIT {
     }
 
     private long takenIn(String name, Map<String, Object> danger, List<String> marks) {
-        Map<String, Object> shell = step("shell", "Shell off", List.of());
+        Map<String, Object> shell = TakenIn.step("shell", "Shell off", List.of());
         shell.putAll(danger);
         return TakenIn.job(
-                lead, name, "COMPUTER", body(), List.of(shell, step("frame", "Frame out", List.of("shell"))), marks);
-    }
-
-    private static Map<String, Object> step(String id, String title, List<String> needs) {
-        return body(
-                "id",
-                id,
-                "title",
-                title,
-                "side",
-                "TOP",
-                "tool",
-                "",
-                "minutes",
-                2,
-                "needs",
-                needs,
-                "pieces",
-                List.of(Map.of("id", id + "-p", "label", id, "hint", "", "count", 1)));
+                lead,
+                name,
+                "COMPUTER",
+                body(),
+                List.of(shell, TakenIn.step("frame", "Frame out", List.of("shell"))),
+                marks);
     }
 
     private boolean opened(long job, String step) {

@@ -48,4 +48,23 @@ final class TakenIn {
         assertThat(taken.status()).as(taken.body().toString()).isEqualTo(201);
         return taken.body().get("jobId").asLong();
     }
+
+    /** A step that takes off one loose piece. */
+    static Map<String, Object> step(String id, String title, List<String> needs) {
+        return body(
+                "id",
+                id,
+                "title",
+                title,
+                "side",
+                "TOP",
+                "tool",
+                "",
+                "minutes",
+                2,
+                "needs",
+                needs,
+                "pieces",
+                List.of(Map.of("id", id + "-p", "label", id, "hint", "", "count", 1)));
+    }
 }

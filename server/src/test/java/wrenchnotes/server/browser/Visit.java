@@ -11,6 +11,7 @@ import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.util.FileSystemUtils;
+import wrenchnotes.server.Client;
 import wrenchnotes.server.PackagedShop;
 
 /** The demo shop, made once for a class of tests, and for each test a window on it in which somebody is signed in. */
@@ -54,6 +55,11 @@ final class Visit implements BeforeAllCallback, AfterAllCallback, BeforeEachCall
     public void afterAll(ExtensionContext context) throws Exception {
         shop.close();
         FileSystemUtils.deleteRecursively(data);
+    }
+
+    /** The lead, for what a test prepares. */
+    Client lead() {
+        return new Client(shop.url()).signedIn("ines", "quay");
     }
 
     PackagedShop shop() {

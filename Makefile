@@ -21,15 +21,17 @@ run: .run/built ## start with the shop's own data in ./data
 
 test: $(STAMPS)/web browser ## every test: core, server, architecture, what is typed, browser
 	cd web && npm run --silent test
+	@tools/script-size.mjs --check
 	$(MVN) verify
 
 unit: $(STAMPS)/web ## the tests that need no browser
 	cd web && npm run --silent test
+	@tools/script-size.mjs --check
 	$(MVN) package
 
 bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds, PART=grown: only the large shops
 	$(MVN) -q test-compile exec:exec@bench
-	@tools/script-size
+	@tools/script-size.mjs
 
 kills: $(STAMPS)/web ## a hundred kills in bursts of writes: nothing acknowledged is lost
 	$(MVN) verify -Dtest=None -Dsurefire.failIfNoSpecifiedTests=false -Dit.test=PowerCutIT -Dfailsafe.failIfNoSpecifiedTests=false -Dkills=100

@@ -4,5 +4,5 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react()],
   server: { proxy: { '/api': 'http://localhost:8080', '/actuator': 'http://localhost:8080' } },
-  build: { chunkSizeWarningLimit: 900 },
+  build: { chunkSizeWarningLimit: 900, manifest: true },
 });

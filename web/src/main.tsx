@@ -5,19 +5,21 @@ import '@fontsource/ibm-plex-mono/latin-400.css';
 import '@fontsource/ibm-plex-mono/latin-600.css';
 import { ChakraProvider } from '@chakra-ui/react';
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem } from './api/client';
 import { whenBack } from './api/connection';
 import { useSession } from './api/session';
-import { Shell } from './app/Shell';
+import { light } from './app/light';
 import { reloadAfterUpgrade } from './app/upgraded';
 import { Loaded } from './parts/States';
-import RackPage from './schedule/RackPage';
-import { SignIn } from './team/SignIn';
 import { system } from './theme';
 
+// The door and the rooms behind it: nobody needs both at once.
+const SignIn = lazy(() => import('./team/SignIn'));
+const Shell = lazy(() => import('./app/Shell'));
+const RackPage = lazy(() => import('./schedule/RackPage'));
 const CheckInPage = lazy(() => import('./checkin/CheckInPage'));
 const WordsPage = lazy(() => import('./checkin/WordsPage'));
 const LotPage = lazy(() => import('./money/LotPage'));
@@ -96,13 +98,16 @@ function App() {
 }
 
 reloadAfterUpgrade();
+light.shine();
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>
     <ChakraProvider value={system}>
       <QueryClientProvider client={queries}>
         <BrowserRouter>
-          <App />
+          <Suspense fallback={null}>
+            <App />
+          </Suspense>
         </BrowserRouter>
       </QueryClientProvider>
     </ChakraProvider>

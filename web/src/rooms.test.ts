@@ -55,8 +55,15 @@ describe('the house', () => {
     expect(own.map((path) => relative(SRC, path))).toEqual([]);
   });
 
+  it('has every form on the one kit', () => {
+    const own = ALL.filter(
+      (path) => room(path) !== 'form' && /<(chakra\.)?form\b|onSubmit=/.test(readFileSync(path, 'utf8')),
+    );
+    expect(own.map((path) => relative(SRC, path))).toEqual([]);
+  });
+
   it('takes every colour and size of type from the theme', () => {
-    const screens = ALL.filter((path) => room(path) !== 'drawing' && !path.endsWith('theme.ts'));
+    const screens = ALL.filter((path) => room(path) !== 'drawing' && !path.endsWith('palette.ts'));
     const own = screens.flatMap((path) =>
       [
         ...readFileSync(path, 'utf8').matchAll(

@@ -1,63 +1,51 @@
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import {
+  animationStyles,
+  breakpoints,
+  comboboxSlotRecipe,
+  dialogSlotRecipe,
+  globalCss,
+  keyframes,
+  layerStyles,
+  radioGroupSlotRecipe,
+  semanticTokens,
+  textStyles,
+  tokens,
+} from '@chakra-ui/react/theme';
+import { BENCH, FIXED, ROOMS } from './palette';
 
-/** The bench, not an office: docs/decisions/0006-the-look.md. */
-export const colours = {
-  paper: '#F4F0E6',
-  card: '#FFFCF5',
-  line: '#DDD5C3',
-  ink: '#1F2B29',
-  muted: '#5C6663',
-  mat: '#1F5B4E',
-  matSurface: '#12382F',
-  matGrid: '#1D4C41',
-  matDeep: '#0E2B24',
-  matLine: '#3B7A67',
-  chalkDust: '#A9C3B8',
-  bone: '#EFE9D8',
-  brass: '#9A6A14',
-  /** Brass for words on paper: the drawing colour falls short of 4.5:1 there. */
-  brassInk: '#855A0E',
-  brassLight: '#D9A441',
-  tape: '#EBDCAB',
-  chalk: '#27548A',
-  amber: '#A85B00',
-  /** Amber for words on paper, for the same reason. */
-  amberInk: '#9A5200',
-  hazard: '#B3261E',
-  hazardLight: '#F0705F',
-  /** Edges, papers and inks of single parts. */
-  edge: '#8B8771',
-  matEdge: '#28604F',
-  onBrass: '#221A05',
-  brassPale: '#F2D38C',
-  matPaper: '#EDF3EE',
-  goodPaper: '#DCE9E3',
-  hazardPaper: '#FBECEA',
-  hazardInk: '#5A130F',
-  onTape: '#2B2614',
-  hazardPale: '#FFD9D3',
-  brassPaper: '#FBF3E2',
-  differs: '#F3E2B8',
-  waitPaper: '#EDE3CF',
-  bar: '#ECE4D2',
-  track: '#EAE3D3',
-  meterPaper: '#E9EEF4',
-  brassHover: '#E6B558',
-  matPale: '#B9D3CA',
-  chipEdge: '#B9B09A',
-  matFaded: '#9DB5AC',
-  hazardDeep: '#3A1F1B',
-  matHover: '#174A3F',
-} as const;
+const named = <V>(
+  pairs: Record<string, readonly [string, string]>,
+  to: (pair: readonly [string, string]) => V,
+) => Object.fromEntries(Object.entries(pairs).map(([name, pair]) => [name, { value: to(pair) }]));
 
-const tokens = Object.fromEntries(Object.entries(colours).map(([name, value]) => [name, { value }]));
+/** Chakra's own theme, with the looks of those parts that the screens use: the rest would be loaded for nothing. */
+const chakra = defineConfig({
+  preflight: true,
+  cssVarsPrefix: 'chakra',
+  cssVarsRoot: ':where(html, .chakra-theme)',
+  globalCss,
+  theme: {
+    animationStyles,
+    breakpoints,
+    keyframes,
+    layerStyles,
+    semanticTokens,
+    slotRecipes: { combobox: comboboxSlotRecipe, dialog: dialogSlotRecipe, radioGroup: radioGroupSlotRecipe },
+    textStyles,
+    tokens,
+  },
+});
 
 export const system = createSystem(
-  defaultConfig,
+  defaultBaseConfig,
+  chakra,
   defineConfig({
+    // Everything dark is Chakra's own; everything light is the bench by day.
+    conditions: { lit: '.lit &' },
     theme: {
       tokens: {
-        colors: tokens,
+        colors: Object.fromEntries(Object.entries(FIXED).map(([name, value]) => [name, { value }])),
         fonts: {
           body: { value: "'Atkinson Hyperlegible', sans-serif" },
           heading: { value: "'Atkinson Hyperlegible', sans-serif" },
@@ -75,9 +63,16 @@ export const system = createSystem(
         },
         radii: { sm: { value: '3px' }, md: { value: '3px' }, lg: { value: '3px' } },
       },
+      semanticTokens: {
+        colors: {
+          ...named(ROOMS, ([base, _dark]) => ({ base, _dark })),
+          ...named(BENCH, ([base, _lit]) => ({ base, _lit })),
+        },
+      },
     },
     globalCss: {
       'html, body, #root': { height: '100%' },
+      'html.dark': { colorScheme: 'dark' },
       body: { bg: 'paper', color: 'ink', fontSize: 'md', lineHeight: 1.4 },
       '*:focus-visible': { outline: '3px solid', outlineColor: 'chalk', outlineOffset: '2px' },
       '[data-bench] *:focus-visible': { outlineColor: 'brassLight' },
@@ -93,4 +88,18 @@ export const system = createSystem(
       h2: { fontSize: 'md', fontWeight: 700 },
     },
   }),
+);
+
+type Name = keyof typeof ROOMS | keyof typeof BENCH | keyof typeof FIXED;
+
+/** A colour for what is drawn, as it is on this device now. */
+export const colours = Object.fromEntries(
+  [ROOMS, BENCH, FIXED].flatMap((part) =>
+    Object.keys(part).map((name) => [name, system.token.var(`colors.${name}`)]),
+  ),
+) as Record<Name, string>;
+
+/** On a drawing that stays a dark mat whatever the light is. */
+export const onMat = Object.fromEntries(
+  Object.entries(BENCH).map(([name, [dark]]) => [system.token.var(`colors.${name}`).slice(4, -1), dark]),
 );

@@ -49,7 +49,7 @@ export function Bell() {
       role="status"
       aria-label="A wait is over"
       bg="amber"
-      color="white"
+      color="onMat"
       px="22px"
       py="6px"
       display="flex"
@@ -63,7 +63,7 @@ export function Bell() {
         </Link>
       ))}
       {over.length > 4 && <span>and {over.length - 4} more</span>}
-      <Act look="quiet" color="white" ml="auto" minH="34px" onClick={heard}>
+      <Act look="quiet" color="onMat" ml="auto" minH="34px" onClick={heard}>
         Heard
       </Act>
     </Box>

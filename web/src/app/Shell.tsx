@@ -7,10 +7,12 @@ import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { WrongStrip } from '../keeping/WrongStrip';
 import { Act, KeyCap } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
 import { Bell } from './Bell';
 import { Broken } from './Broken';
 import { Finder } from './Finder';
 import { singleKeys, useKeys, useListedKeys } from './keys';
+import { LIGHTS, light } from './light';
 import { wasUpgraded } from './upgraded';
 
 const ROOMS = [
@@ -24,7 +26,7 @@ const ROOMS = [
 ] as const;
 
 /** The strip across the top, and the room below it. */
-export function Shell({ person }: { person: Schemas['SignedIn'] }) {
+export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
   const path = useLocation().pathname;
   const dark = /^\/bench\/\d+$/.test(path);
   const [upgraded, setUpgraded] = useState(wasUpgraded);
@@ -73,7 +75,7 @@ export function Shell({ person }: { person: Schemas['SignedIn'] }) {
       <WrongStrip />
       <Bell />
       {upgraded && (
-        <Box role="status" bg="tape" color="ink" px="16px" py="6px" className="noprint">
+        <Box role="status" bg="tape" color="onTape" px="16px" py="6px" className="noprint">
           Wrench Notes was upgraded, and this page was loaded anew.{' '}
           <Act look="quiet" minH="30px" onClick={() => setUpgraded(false)}>
             Good
@@ -148,6 +150,23 @@ function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolea
   );
 }
 
+/** Dark is the bench's own; who works at night, or in the sun, has it otherwise on this device. */
+function HowLight() {
+  const [now, setNow] = useState(light.now());
+  return (
+    <Choice
+      label="How light this device shows it"
+      words={LIGHTS}
+      picked={now}
+      pick={(one) => {
+        light.set(one);
+        setNow(one);
+      }}
+      pb="10px"
+    />
+  );
+}
+
 /** Keys of one letter can be in the way of whoever speaks to the machine, or shakes (WCAG 2.1.4). */
 function SingleKeys() {
   const [on, setOn] = useState(singleKeys.on());
@@ -175,9 +194,10 @@ function KeyList({ open, close }: { open: boolean; close: () => void }) {
         <Dialog.Positioner>
           <Dialog.Content bg="card" borderRadius="sm">
             <Dialog.Header>
-              <Dialog.Title>Keys of this screen</Dialog.Title>
+              <Dialog.Title>This device, and the keys of this screen</Dialog.Title>
             </Dialog.Header>
             <Dialog.Body>
+              <HowLight />
               <SingleKeys />
               {keys.map((key) => (
                 <Box key={key.key + key.label} display="grid" gridTemplateColumns="80px 1fr" py="4px">

@@ -1,97 +1,85 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { z } from 'zod';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { Form } from '../form/Form';
+import { PickIn, TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Pick, Text } from '../parts/Fields';
 import { Counter } from './Counter';
-import type { Press } from './press';
+import { type Presses, through } from './press';
 
-type Said = Schemas['CameOffSaid'];
-type Head = Said['screws'][number]['head'];
-const BLANK: Said = { title: '', side: 'TOP', tool: '', screws: [], plugs: [], pieces: [] };
+type Off = Schemas['CameOffSaid'];
+type Said = {
+  title: string;
+  side: Off['side'];
+  tool: string;
+  head: Off['screws'][number]['head'];
+  count: number;
+  plugs: string;
+  pieces: string;
+};
+const BLANK: Said = { title: '', side: 'TOP', tool: '', head: 'CROSS', count: 0, plugs: '', pieces: '' };
+
+const off = z
+  .object({
+    title: said.words('Say what came off'),
+    side: z.custom<Off['side']>(),
+    tool: z.string(),
+    head: z.custom<Said['head']>(),
+    count: z.number(),
+    plugs: said.listed,
+    pieces: said.listed,
+  })
+  .refine((now) => now.count > 0 || now.plugs.length > 0 || now.pieces.length > 0, {
+    path: ['pieces'],
+    message: 'Screws, a plug or a loose piece: what came off with it?',
+  });
 
 /** Where the notes end: what comes off next is entered as it comes, and becomes their next step. */
-export function CameOff({ press, busy }: { press: (press: Press) => void; busy: boolean }) {
-  const [said, say] = useState<Said>(BLANK);
-  const [head, setHead] = useState<Head>('CROSS');
-  const [count, setCount] = useState(0);
-  const [plug, setPlug] = useState('');
-  const [piece, setPiece] = useState('');
-  const listed = (text: string) =>
-    text
-      .split(',')
-      .map((one) => one.trim())
-      .filter(Boolean);
-  const body: Said = {
-    ...said,
-    screws: count > 0 ? [{ head, count }] : [],
-    plugs: listed(plug),
-    pieces: listed(piece),
-  };
-  const nothing = count === 0 && body.plugs.length === 0 && body.pieces.length === 0;
+export function CameOff({ job, press, busy }: { job: number; press: Presses; busy: boolean }) {
+  const form = useSending({
+    blank: BLANK,
+    check: off,
+    kept: `came off ${job}`,
+    send: ({ head, count, ...rest }) =>
+      through(press({ act: 'cameOff', said: { ...rest, screws: count > 0 ? [{ head, count }] : [] } })),
+  });
   return (
-    <chakra.form
-      display="grid"
-      gap="9px"
-      aria-label="Came off"
-      onSubmit={(event) => {
-        event.preventDefault();
-        press({ act: 'cameOff', said: body });
-      }}
-    >
+    <Form of={form} name="Came off" quiet first={false} gap="9px">
       <chakra.h2 fontSize="xl">The notes end here. What comes off next?</chakra.h2>
-      <Text
-        label="What came off"
-        placeholder="back cover"
-        value={said.title}
-        onChange={(event) => say({ ...said, title: event.target.value })}
-      />
+      <TextIn of={form} at="title" label="What came off" placeholder="back cover" />
       <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="8px" alignItems="end">
-        <Pick
-          label="Side up"
-          compact
-          value={said.side}
-          onChange={(event) => say({ ...said, side: event.target.value as Said['side'] })}
-        >
+        <PickIn of={form} at="side" label="Side up" compact>
           {Object.entries(floor.Side).map(([side, words]) => (
             <option key={side} value={side}>
               {words}
             </option>
           ))}
-        </Pick>
-        <Pick label="Heads" compact value={head} onChange={(event) => setHead(event.target.value as Head)}>
+        </PickIn>
+        <PickIn of={form} at="head" label="Heads" compact>
           {Object.entries(floor.Head).map(([one, words]) => (
             <option key={one} value={one}>
               {words}
             </option>
           ))}
-        </Pick>
-        <Text
-          label="Driver"
-          compact
-          value={said.tool}
-          onChange={(event) => say({ ...said, tool: event.target.value })}
-        />
+        </PickIn>
+        <TextIn of={form} at="tool" label="Driver" compact />
       </Box>
       <Box display="grid" gridTemplateColumns="auto 1fr 1fr" gap="8px" alignItems="end">
-        <Counter label="screws" value={count} most={99} set={setCount} />
-        <Text
-          label="Plugs, with commas"
-          compact
-          value={plug}
-          onChange={(event) => setPlug(event.target.value)}
+        <Counter
+          label="screws"
+          value={form.value.count}
+          most={99}
+          set={(count) => form.put('count', count)}
         />
-        <Text
-          label="Loose pieces, with commas"
-          compact
-          value={piece}
-          onChange={(event) => setPiece(event.target.value)}
-        />
+        <TextIn of={form} at="plugs" label="Plugs, with commas" compact />
+        <TextIn of={form} at="pieces" label="Loose pieces, with commas" compact />
       </Box>
-      <Act look="benchMain" type="submit" minH="52px" disabled={busy || nothing || !said.title.trim()}>
+      <Act look="benchMain" type="submit" minH="52px" disabled={busy || form.pending}>
         Off to tray, and into the notes
       </Act>
-    </chakra.form>
+    </Form>
   );
 }

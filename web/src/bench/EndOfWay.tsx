@@ -4,7 +4,7 @@ import { useKeys } from '../app/keys';
 import { CheckForm } from '../job/CheckForm';
 import { Act } from '../parts/Buttons';
 import { GatePanel, Watch } from './GatePanel';
-import type { Bench, Press } from './press';
+import type { Bench, Presses } from './press';
 import { Unfinished } from './Unfinished';
 import type { Way } from './way';
 
@@ -18,7 +18,7 @@ export function EndOfWay({
 }: {
   bench: Bench;
   way: Way;
-  press: (press: Press) => void;
+  press: Presses;
   busy: boolean;
   /** to open it again, if it is closed */
   again?: () => void;

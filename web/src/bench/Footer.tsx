@@ -55,7 +55,7 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
               h="9px"
               borderRadius="2px"
               bg={step.open ? 'brassLight' : 'matEdge'}
-              outline={step === next ? '2px solid white' : undefined}
+              outline={step === next ? '2px solid var(--chakra-colors-bone)' : undefined}
               outlineOffset="2px"
             />
           ))}

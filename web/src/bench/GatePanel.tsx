@@ -1,18 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { Act } from '../parts/Buttons';
 import { EndsList } from './OpenEnds';
-import type { Bench, Press } from './press';
+import type { Bench, Presses } from './press';
 
 /** All steps are back: what still stands between the unit and its closing, and what to look at once more. */
-export function GatePanel({
-  bench,
-  press,
-  busy,
-}: {
-  bench: Bench;
-  press: (press: Press) => void;
-  busy: boolean;
-}) {
+export function GatePanel({ bench, press, busy }: { bench: Bench; press: Presses; busy: boolean }) {
   const { gate } = bench;
   const clear = gate.reasons.length === 0;
   return (
@@ -67,15 +59,7 @@ export function GatePanel({
 }
 
 /** What this shop often finds on this revision and nobody has looked at yet. */
-export function Watch({
-  bench,
-  press,
-  busy,
-}: {
-  bench: Bench;
-  press: (press: Press) => void;
-  busy: boolean;
-}) {
+export function Watch({ bench, press, busy }: { bench: Bench; press: Presses; busy: boolean }) {
   const open = bench.gate.watch.filter((one) => !one.looked);
   if (open.length === 0) {
     return null;

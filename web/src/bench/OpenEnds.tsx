@@ -1,72 +1,67 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import { z } from 'zod';
+import { Form } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
 import { Counter } from './Counter';
-import type { Bench, Press } from './press';
+import { type Bench, type Presses, through } from './press';
 import { Question } from './Question';
 
-type Props = { bench: Bench; press: (press: Press) => void; busy: boolean };
+type Props = { bench: Bench; press: Presses; busy: boolean };
+
+const forTest = z.object({ words: said.words('Say what is so for now') });
+const broke = z.object({
+  what: said.words('Say which pieces'),
+  expected: z.number(),
+  found: z.number(),
+});
 
 /** What is so for a test only, and pieces of what broke: entered here, and in the way of closing until put right. */
 export function OpenEnds({ bench, press, busy, leave }: Props & { leave: () => void }) {
-  const [words, setWords] = useState('');
-  const [what, setWhat] = useState('');
-  const [expected, setExpected] = useState(1);
-  const [found, setFound] = useState(0);
+  const { jobId } = bench.unit;
+  const temporary = useSending({
+    blank: { words: '' },
+    check: forTest,
+    kept: `temporary ${jobId}`,
+    send: ({ words }) => through(press({ act: 'temporary', words })),
+    leave,
+  });
+  const broken = useSending({
+    blank: { what: '', expected: 1, found: 0 },
+    check: broke,
+    kept: `broken ${jobId}`,
+    send: (now) => through(press({ act: 'broken', said: { ...now, explained: '' } })),
+    leave,
+  });
+  const { expected, found } = broken.value;
   return (
     <Box display="grid" gap="12px" role="group" aria-label="Open ends">
-      <chakra.form
-        display="grid"
-        gap="8px"
-        onSubmit={(event) => {
-          event.preventDefault();
-          press({ act: 'temporary', words: words.trim() });
-        }}
-      >
+      <Form of={temporary} quiet>
         <chakra.h2 fontSize="xl">For the test only</chakra.h2>
-        <Text
-          label="What is so for now"
-          autoFocus
-          placeholder="magnet holds the disc"
-          value={words}
-          onChange={(event) => setWords(event.target.value)}
-        />
-        <Act look="bench" type="submit" minH="48px" disabled={busy || !words.trim()}>
+        <TextIn of={temporary} at="words" label="What is so for now" placeholder="magnet holds the disc" />
+        <Act look="bench" type="submit" minH="48px" disabled={busy}>
           List it until it is put right
         </Act>
-      </chakra.form>
-      <chakra.form
-        display="grid"
-        gap="8px"
-        onSubmit={(event) => {
-          event.preventDefault();
-          press({ act: 'broken', said: { what: what.trim(), expected, found, explained: '' } });
-        }}
-      >
+      </Form>
+      <Form of={broken} quiet first={false}>
         <chakra.h2 fontSize="xl">Something broke into pieces</chakra.h2>
-        <Text
-          label="Which pieces"
-          placeholder="teeth of the loading gear"
-          value={what}
-          onChange={(event) => setWhat(event.target.value)}
-        />
+        <TextIn of={broken} at="what" label="Which pieces" placeholder="teeth of the loading gear" />
         <Box display="flex" gap="20px">
           <Counter
             label="missing from it"
             value={expected}
             most={99}
-            set={(n) => {
-              setExpected(Math.max(1, n));
-              setFound(Math.min(found, Math.max(1, n)));
-            }}
+            set={(n) => broken.set({ expected: Math.max(1, n), found: Math.min(found, Math.max(1, n)) })}
           />
-          <Counter label="found" value={found} most={expected} set={setFound} />
+          <Counter label="found" value={found} most={expected} set={(n) => broken.put('found', n)} />
         </Box>
-        <Act look="bench" type="submit" minH="48px" disabled={busy || !what.trim()}>
+        <Act look="bench" type="submit" minH="48px" disabled={busy}>
           Ask for the rest before closing
         </Act>
-      </chakra.form>
+      </Form>
       <EndsList bench={bench} press={press} busy={busy} />
       <Act look="bench" minH="48px" onClick={leave}>
         Leave it
@@ -101,7 +96,7 @@ function Temporary({
   busy,
 }: {
   one: Bench['gate']['temporary'][number];
-  press: (press: Press) => void;
+  press: Presses;
   busy: boolean;
 }) {
   const [asked, setAsked] = useState(false);
@@ -113,10 +108,7 @@ function Temporary({
         go="It stays in for now"
         busy={busy}
         leave={() => setAsked(false)}
-        enter={(why) => {
-          setAsked(false);
-          press({ act: 'stays', temporary: one.id, why });
-        }}
+        enter={(why) => press({ act: 'stays', temporary: one.id, why })}
       />
     );
   }
@@ -148,6 +140,8 @@ function Temporary({
   );
 }
 
+const rest = z.object({ where: said.words('Say where the rest is') });
+
 function FragmentsLeft({
   id,
   tally,
@@ -156,12 +150,27 @@ function FragmentsLeft({
 }: {
   id: number;
   tally: Bench['gate']['fragments'][number]['tally'];
-  press: (press: Press) => void;
+  press: Presses;
   busy: boolean;
 }) {
-  const [where, setWhere] = useState('');
+  const form = useSending({
+    blank: { where: '' },
+    check: rest,
+    send: ({ where }) =>
+      through(press({ act: 'found', fragment: id, said: { found: tally.found, explained: where } })),
+  });
   return (
-    <Box border="1px solid" borderColor="matLine" borderRadius="sm" p="8px 12px" display="grid" gap="6px">
+    <Form
+      of={form}
+      name={tally.what}
+      quiet
+      first={false}
+      border="1px solid"
+      borderColor="matLine"
+      borderRadius="sm"
+      p="8px 12px"
+      gap="6px"
+    >
       <Box fontSize="md">
         {tally.what}: {tally.found} of {tally.expected} found
       </Box>
@@ -177,24 +186,12 @@ function FragmentsLeft({
           One more found
         </Act>
         <Box flex="1" minW="160px">
-          <Text
-            label="Or where the rest is"
-            compact
-            value={where}
-            onChange={(event) => setWhere(event.target.value)}
-          />
+          <TextIn of={form} at="where" label="Or where the rest is" compact />
         </Box>
-        <Act
-          look="bench"
-          minH="44px"
-          disabled={busy || !where.trim()}
-          onClick={() =>
-            press({ act: 'found', fragment: id, said: { found: tally.found, explained: where.trim() } })
-          }
-        >
+        <Act look="bench" type="submit" minH="44px" disabled={busy}>
           That is where
         </Act>
       </Box>
-    </Box>
+    </Form>
   );
 }

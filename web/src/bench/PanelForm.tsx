@@ -7,7 +7,7 @@ import { NotAllBack } from './NotAllBack';
 import { NoteForm } from './NoteForm';
 import { NotesAreWrong } from './NotesAreWrong';
 import { OpenEnds } from './OpenEnds';
-import type { Bench, Press } from './press';
+import type { Bench, Presses } from './press';
 import { Question } from './Question';
 import { TurnForm } from './TurnForm';
 import { WhatIsIt } from './WhatIsIt';
@@ -27,7 +27,7 @@ export function PanelForm({
   bench: Bench;
   way: Way;
   step?: Schemas['StepView'];
-  press: (press: Press) => void;
+  press: Presses;
   busy: boolean;
   leave: () => void;
 }) {

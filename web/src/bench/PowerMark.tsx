@@ -23,7 +23,7 @@ export function PowerMark({ power }: { power: Bench['stand']['power'] }) {
       border="1px solid"
       borderColor={live ? 'hazardLight' : 'matLine'}
       bg={live ? 'hazard' : 'transparent'}
-      color={live ? 'white' : power.state === 'OFF' ? 'brassLight' : 'chalkDust'}
+      color={live ? 'onMat' : power.state === 'OFF' ? 'brassLight' : 'chalkDust'}
       title={power.since && `since ${moment(power.since)}`}
       minW={0}
       mr="auto"

@@ -1,8 +1,14 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { chakra } from '@chakra-ui/react';
+import { z } from 'zod';
 import { useKeys } from '../app/keys';
+import { Form, Sends } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
+import { through } from './press';
+
+const answer = z.object({ words: said.words('Say it in words, or press one of the usual answers') });
 
 /** Why? Some usual answers by number key, or words. */
 export function Question({
@@ -18,26 +24,20 @@ export function Question({
   go: string;
   busy: boolean;
   leave: () => void;
-  enter: (words: string) => void;
+  enter: (words: string) => Promise<boolean>;
 }) {
-  const [words, setWords] = useState('');
+  const form = useSending({
+    blank: { words: '' },
+    check: answer,
+    send: ({ words }) => through(enter(words)),
+    leave,
+  });
   useKeys([
     ...usual.map((one, n) => ({ key: String(n + 1), label: one, act: () => enter(one) })),
     { key: 'Escape', label: 'Leave it', act: leave },
   ]);
   return (
-    <chakra.form
-      display="grid"
-      gap="9px"
-      role="group"
-      aria-label={title}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (words.trim()) {
-          enter(words.trim());
-        }
-      }}
-    >
+    <Form of={form} role="group" name={title} quiet gap="9px" first={usual.length === 0}>
       <chakra.h2 fontSize="2xl">{title}</chakra.h2>
       {usual.map((one, n) => (
         <Act
@@ -51,20 +51,8 @@ export function Question({
           {one}
         </Act>
       ))}
-      <Text
-        label={usual.length > 0 ? 'Or in words' : 'In words'}
-        autoFocus={usual.length === 0}
-        value={words}
-        onChange={(event) => setWords(event.target.value)}
-      />
-      <Box display="flex" gap="9px">
-        <Act look="benchMain" type="submit" flex="1" minH="52px" disabled={busy || !words.trim()}>
-          {go}
-        </Act>
-        <Act look="bench" minH="52px" onClick={leave}>
-          Leave it
-        </Act>
-      </Box>
-    </chakra.form>
+      <TextIn of={form} at="words" label={usual.length > 0 ? 'Or in words' : 'In words'} />
+      <Sends of={form} bench go={go} off={busy} />
+    </Form>
   );
 }

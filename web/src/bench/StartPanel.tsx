@@ -12,22 +12,14 @@ import { Aim } from './Aim';
 import { Counter } from './Counter';
 import { inAccount } from './heaps';
 import { NoteForm } from './NoteForm';
-import type { Bench, Press } from './press';
+import type { Bench, Presses } from './press';
 import { SeenTo } from './SeenTo';
 import { Unfinished } from './Unfinished';
 
 type Rework = NonNullable<Schemas['StartSaid']['rework']>;
 
 /** Before the first step: where to, what is missing, why again; and nothing is opened before it is off and unplugged. */
-export function StartPanel({
-  bench,
-  press,
-  busy,
-}: {
-  bench: Bench;
-  press: (press: Press) => void;
-  busy: boolean;
-}) {
+export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presses; busy: boolean }) {
   const [asked] = useSearchParams();
   const [aim, setAim] = useState<Schemas['AimSaid']>({ targets: asked.getAll('to').map(Number) });
   const [missing, setMissing] = useState<Schemas['MissingSaid'][]>([]);

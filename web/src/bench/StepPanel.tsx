@@ -261,7 +261,7 @@ function Running(props: Props) {
           }
         />
       )}
-      {!form && draft && <CameOff press={press} busy={busy} />}
+      {!form && draft && <CameOff job={bench.unit.jobId} press={press} busy={busy} />}
       {!form && <PanelKeys main={main} more={more} />}
     </>
   );

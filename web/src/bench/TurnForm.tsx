@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Act } from '../parts/Buttons';
 import { Aim } from './Aim';
-import type { Bench, Press } from './press';
+import type { Bench, Presses } from './press';
 
 /** On the way in to something else: what is open stays open. */
 export function TurnForm({
@@ -12,7 +12,7 @@ export function TurnForm({
   leave,
 }: {
   bench: Bench;
-  press: (press: Press) => void;
+  press: Presses;
   busy: boolean;
   leave: () => void;
 }) {

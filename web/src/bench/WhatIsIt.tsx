@@ -1,14 +1,15 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { floor, rules } from '../api/enumWords';
+import { Form, Sends } from '../form/Form';
+import { QuantityIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { Trouble } from '../parts/States';
-import { quantity } from '../typed/quantity';
 import { DarkChip } from './DarkChip';
-import type { Bench, Press } from './press';
+import type { Bench, Presses } from './press';
 
 type Head = Schemas['FastenerGroup']['head'];
 type Finish = Schemas['FastenerGroup']['finish'];
@@ -16,6 +17,24 @@ const HEADS = (Object.keys(floor.Head) as Head[]).filter(
   (head) => !(rules.threadless as readonly Head[]).includes(head),
 );
 const FINISHES: Finish[] = ['BLACK', 'SILVER', 'BRASS'];
+
+type Seen = {
+  head?: Head;
+  finish?: Finish;
+  lengthMm: string;
+  diameterMm: string;
+  threads: string;
+  overMm: string;
+};
+const SEEN: Seen = { lengthMm: '', diameterMm: '', threads: '', overMm: '' };
+const measured = z.object({
+  head: z.custom<Head | undefined>(),
+  finish: z.custom<Finish | undefined>(),
+  lengthMm: said.quantityIfAny('mm'),
+  diameterMm: said.quantityIfAny('mm'),
+  threads: said.quantityIfAny(''),
+  overMm: said.quantityIfAny('mm'),
+});
 
 /** A screw is left over: say what is seen and measured, and the open places that it may belong to are ranked. */
 export function WhatIsIt({
@@ -25,82 +44,58 @@ export function WhatIsIt({
   leave,
 }: {
   bench: Bench;
-  press: (press: Press) => void;
+  press: Presses;
   busy: boolean;
   leave: () => void;
 }) {
-  const [head, setHead] = useState<Head>();
-  const [finish, setFinish] = useState<Finish>();
-  const [said, say] = useState({ lengthMm: '', diameterMm: '', threads: '', overMm: '' });
-  const number = (text: string) => quantity(text, 'mm');
-  const ask = useMutation({
-    mutationFn: () =>
+  const [fits, setFits] = useState<Schemas['Answer']>();
+  const form = useSending({
+    blank: SEEN,
+    check: measured,
+    send: (body) =>
       answer(
-        api.POST('/api/jobs/{job}/bench/what-is-it', {
-          params: { path: { job: bench.unit.jobId } },
-          body: {
-            head,
-            finish,
-            lengthMm: number(said.lengthMm),
-            diameterMm: number(said.diameterMm),
-            threads: number(said.threads),
-            overMm: number(said.overMm),
-          },
-        }),
+        api.POST('/api/jobs/{job}/bench/what-is-it', { params: { path: { job: bench.unit.jobId } }, body }),
       ),
+    done: setFits,
+    leave,
   });
-  const field = (name: keyof typeof said, label: string, first = false) => (
-    <Text
-      label={label}
-      compact
-      inputMode="decimal"
-      autoFocus={first}
-      value={said[name]}
-      onChange={(event) => say({ ...said, [name]: event.target.value })}
-    />
-  );
+  const { head, finish } = form.value;
   return (
-    <chakra.form
-      display="grid"
-      gap="9px"
-      aria-label="What is this screw?"
-      onSubmit={(event) => {
-        event.preventDefault();
-        ask.mutate();
-      }}
-    >
+    <Form of={form} name="What is this screw?" gap="9px">
       <chakra.h1 fontSize="3xl">What is this screw?</chakra.h1>
       <Box color="chalkDust" fontSize="md">
         Say what you see; what you do not know stays empty.
       </Box>
-      <Dark all={HEADS} words={(one) => floor.Head[one]} picked={head} pick={setHead} />
+      <Dark
+        all={HEADS}
+        words={(one) => floor.Head[one]}
+        picked={head}
+        pick={(one) => form.put('head', one)}
+      />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
-        {field('lengthMm', 'Length under the head, mm', true)}
-        {field('diameterMm', 'Diameter, mm')}
-        {field('threads', 'Threads counted')}
-        {field('overMm', 'over how many mm')}
+        <QuantityIn of={form} at="lengthMm" label="Length under the head, mm" compact unit="mm" />
+        <QuantityIn of={form} at="diameterMm" label="Diameter, mm" compact unit="mm" />
+        <QuantityIn of={form} at="threads" label="Threads counted" compact unit="" />
+        <QuantityIn of={form} at="overMm" label="over how many mm" compact unit="mm" />
       </Box>
-      <Dark all={FINISHES} words={(one) => floor.Finish[one]} picked={finish} pick={setFinish} />
-      <Trouble error={ask.error} />
-      <Box display="flex" gap="9px">
-        <Act look="benchMain" type="submit" flex="1" minH="52px" disabled={ask.isPending}>
-          Where does it belong?
-        </Act>
-        <Act look="bench" minH="52px" onClick={leave}>
-          Leave it
-        </Act>
-      </Box>
-      {ask.data && (
+      <Dark
+        all={FINISHES}
+        words={(one) => floor.Finish[one]}
+        picked={finish}
+        pick={(one) => form.put('finish', one)}
+      />
+      <Sends of={form} bench go="Where does it belong?" />
+      {fits && (
         <Box aria-live="polite" display="grid" gap="7px">
           <Box fontSize="lg" fontWeight={700}>
-            {ask.data.words}
+            {fits.words}
           </Box>
-          {ask.data.fits.map((match) => (
+          {fits.fits.map((match) => (
             <Fit key={match.group.id} match={match} bench={bench} press={press} busy={busy} />
           ))}
         </Box>
       )}
-    </chakra.form>
+    </Form>
   );
 }
 
@@ -135,7 +130,7 @@ function Fit({
 }: {
   match: Schemas['Match'];
   bench: Bench;
-  press: (press: Press) => void;
+  press: Presses;
   busy: boolean;
 }) {
   const thing = bench.way.steps.flatMap((step) => step.things).find((one) => one.id === match.group.id);

@@ -3,7 +3,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { newRequestId, Problem } from '../api/client';
 import { answers } from '../api/queries';
 import { useSession } from '../api/session';
-import { type Bench, type Press, send } from './press';
+import type { Bench, Press } from './press';
+import { send } from './send';
 
 type Kept = { id: string; version: number; press: Press };
 
@@ -30,13 +31,19 @@ export function usePresses(bench: Bench, done: () => void) {
   const [stuck, setStuck] = useState<Problem>();
   const [error, setError] = useState<unknown>();
   const sending = useRef<string | undefined>(undefined);
+  const went = useRef<(through: boolean) => void>(undefined);
 
-  const settle = useCallback(() => {
-    localStorage.removeItem(at);
-    sending.current = undefined;
-    setKept(undefined);
-    setStuck(undefined);
-  }, [at]);
+  const settle = useCallback(
+    (through: boolean) => {
+      localStorage.removeItem(at);
+      sending.current = undefined;
+      went.current?.(through);
+      went.current = undefined;
+      setKept(undefined);
+      setStuck(undefined);
+    },
+    [at],
+  );
 
   useEffect(() => {
     if (!kept || sending.current === kept.id) {
@@ -48,7 +55,7 @@ export function usePresses(bench: Bench, done: () => void) {
     const attempt = () =>
       send(job, kept.version, kept.press, kept.id).then(
         (now) => {
-          settle();
+          settle(true);
           client.setQueryData(answers.bench(job), now);
           for (const changed of [answers.rack(), answers.parts(), answers.holds()]) {
             client.invalidateQueries({ queryKey: changed });
@@ -67,7 +74,7 @@ export function usePresses(bench: Bench, done: () => void) {
             }
             return;
           }
-          settle();
+          settle(false);
           setError(problem);
           if (problem instanceof Problem && problem.status === 412) {
             client.invalidateQueries({ queryKey: answers.bench(job) });
@@ -83,14 +90,17 @@ export function usePresses(bench: Bench, done: () => void) {
   }, [kept, job, client, settle, done]);
 
   const press = useCallback(
-    (one: Press) => {
+    (one: Press): Promise<boolean> => {
       if (keptIn(at)) {
-        return;
+        return Promise.resolve(false);
       }
       const next = { id: newRequestId(), version: bench.version, press: one };
       localStorage.setItem(at, JSON.stringify(next));
       setError(undefined);
       setKept(next);
+      return new Promise((resolve) => {
+        went.current = resolve;
+      });
     },
     [at, bench.version],
   );

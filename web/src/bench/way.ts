@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import type { Bench, Press } from './press';
+import type { Bench, Presses } from './press';
 
 type Step = Schemas['StepView'];
 
@@ -30,7 +30,7 @@ export type Props = {
   others: Step[];
   turn: (way: Way) => void;
   choose: (step: string) => void;
-  press: (press: Press) => void;
+  press: Presses;
   /** asks where something that is not in the tray goes */
   settle: (thing: Schemas['ThingView']) => void;
   busy: boolean;

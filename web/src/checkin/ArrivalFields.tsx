@@ -73,7 +73,7 @@ function Belongings({ names, set }: { names: string[]; set: (names: string[]) =>
         border="1px dashed"
         borderColor="edge"
         borderRadius="sm"
-        bg="white"
+        bg="field"
         onChange={(event) => setOwn(event.target.value)}
         onKeyDown={(event) => {
           const name = own.trim();

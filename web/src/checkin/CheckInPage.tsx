@@ -1,21 +1,23 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { answer, api, Problem, type Schemas } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
 import { useTitle } from '../app/useTitle';
+import { Form } from '../form/Form';
+import { FoundAgain } from '../form/FoundAgain';
+import { TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
-import { FoundAgain } from '../parts/FoundAgain';
 import { Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
-import { useDraft } from '../parts/useDraft';
 import { minorOf } from '../typed/sum';
 import { ArrivalFields } from './ArrivalFields';
 import { CounterOutlook } from './CounterOutlook';
-import { BLANK, type Form, nextAfter } from './counterForm';
+import { BLANK, nextAfter, revisionOf, slotOf } from './counterForm';
 import { LotField } from './LotField';
 import { OwnerField } from './OwnerField';
 import { takeIn } from './takeIn';
@@ -34,18 +36,29 @@ export default function CheckInPage() {
 }
 
 function Counter({ counter, models }: { counter: Schemas['Counter']; models: Schemas['ModelView'][] }) {
-  const client = useQueryClient();
   const navigate = useNavigate();
   const currency = useCurrency();
-  const draft = useDraft<Form>('check-in', BLANK);
-  const form = draft.value;
   const [last, setLast] = useState<{ jobId: number; tag: string; unprinted: boolean }>();
   const seenField = useRef<HTMLInputElement>(null);
-  const set = (part: Partial<Form>) => draft.set((now) => ({ ...now, ...part }));
+  const sending = useSending({
+    blank: BLANK,
+    kept: 'check-in',
+    send: (now, _next: boolean) => takeIn(now, revisionOf(now, models), slotOf(now, counter), currency),
+    done: (taken, next) => {
+      if (next) {
+        // The next of the crate is likely much the same: what it is and where it came from stays.
+        setLast(taken);
+        sending.forget(nextAfter(form));
+        seenField.current?.focus();
+      } else {
+        navigate(`/jobs/${taken.jobId}`, { state: { unprinted: taken.unprinted } });
+      }
+    },
+  });
+  const { value: form, set, problem } = sending;
   const resale = form.ownership === 'RESALE';
-  const slot = form.slot ?? counter.freeSlots[0] ?? '';
-  const revisions = models.find((view) => view.model.id === form.modelId)?.revisions ?? [];
-  const revision = form.revisionId ?? (revisions.length === 1 ? revisions[0]?.id : undefined);
+  const slot = slotOf(form, counter);
+  const revision = revisionOf(form, models);
 
   const found = useQuery({
     queryKey: answers.units(form.seen.trim()),
@@ -79,43 +92,25 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
     enabled: revision !== undefined,
   });
 
-  const take = useMutation({
-    mutationFn: (_next: boolean) => takeIn(form, revision, slot, currency),
-    onSuccess: (taken, next) => {
-      client.invalidateQueries();
-      if (next) {
-        // The next of the crate is likely much the same: what it is and where it came from stays.
-        setLast(taken);
-        draft.set(nextAfter(form));
-        seenField.current?.focus();
-      } else {
-        draft.forget();
-        navigate(`/jobs/${taken.jobId}`, { state: { unprinted: taken.unprinted } });
-      }
-    },
-  });
-  const problem = (field: string) =>
-    take.error instanceof Problem
-      ? take.error.fields.find((one) => one.field.startsWith(field))?.message
-      : undefined;
-
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '600px 1fr' }} flex="1">
-      <chakra.form
+      <Form
+        of={sending}
+        name="Coming in"
+        sends={false}
+        found={false}
+        quiet
         bg="card"
         borderRight="1px solid"
         borderColor="line"
         display="flex"
         flexDirection="column"
+        gap="0"
         maxH={{ lg: 'calc(100vh - 48px)' }}
-        onSubmit={(event) => {
-          event.preventDefault();
-          take.mutate(false);
-        }}
         onKeyDown={(event) => {
           if (event.ctrlKey && event.key === 'Enter') {
             event.preventDefault();
-            take.mutate(event.shiftKey);
+            sending.send(event.shiftKey);
           }
         }}
       >
@@ -132,7 +127,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
             </Box>
             <Tag text={known?.unit.tag ?? counter.nextTag} />
           </Box>
-          <FoundAgain draft={draft} />
+          <FoundAgain of={sending} />
           {last && (
             <Box role="status" bg="paper" px="10px" py="5px" mb="6px" fontSize="sm">
               <Link
@@ -170,7 +165,7 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
               ownerId={form.ownerId}
               name={form.ownerName}
               contact={form.ownerContact}
-              problem={problem('owner')}
+              problem={problem('ownerName')}
               change={set}
             />
             {resale && <LotField lotId={form.lotId} paid={form.paid} change={set} />}
@@ -197,35 +192,29 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
                 compact
                 value={slot}
                 problem={problem('slot')}
-                onChange={(event) => set({ slot: event.target.value })}
+                onChange={(event) => sending.put('slot', event.target.value)}
               >
                 <option value="">not on the rack</option>
                 {counter.freeSlots.map((name) => (
                   <option key={name}>{name}</option>
                 ))}
               </Pick>
-              <Text
-                label="Promised for"
-                compact
-                type="date"
-                value={form.due}
-                onChange={(event) => set({ due: event.target.value })}
-              />
+              <TextIn of={sending} at="due" label="Promised for" compact type="date" />
             </Box>
           </Row>
         </Box>
         <Box px="24px" py="8px" borderTop="1px solid" borderColor="line">
-          <Trouble error={take.error} />
+          <Trouble error={sending.error} />
           <Box display="flex" gap="8px">
-            <Act look="main" type="submit" keyName="Ctrl Enter" disabled={take.isPending}>
-              {take.isPending ? 'Taking it in…' : 'Take it in'}
+            <Act look="main" type="submit" keyName="Ctrl Enter" disabled={sending.pending}>
+              {sending.pending ? 'Taking it in…' : 'Take it in'}
             </Act>
-            <Act keyName="Ctrl Shift Enter" disabled={take.isPending} onClick={() => take.mutate(true)}>
+            <Act keyName="Ctrl Shift Enter" disabled={sending.pending} onClick={() => sending.send(true)}>
               And the next
             </Act>
           </Box>
         </Box>
-      </chakra.form>
+      </Form>
       <Box p="12px 24px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
         <CounterOutlook
           unit={known}

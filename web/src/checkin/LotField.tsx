@@ -5,9 +5,9 @@ import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { answers } from '../api/queries';
 import { day } from '../api/words';
+import { SumTyped } from '../form/fields';
 import { Act } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
-import { MoneyField } from '../parts/MoneyField';
 import { Trouble } from '../parts/States';
 
 /** From which crate a unit to be sold came, and what was paid for it. */
@@ -48,7 +48,7 @@ export function LotField({
             </option>
           ))}
         </Pick>
-        <MoneyField
+        <SumTyped
           label="Paid for it"
           compact
           typed={paid}

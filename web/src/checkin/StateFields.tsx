@@ -81,7 +81,7 @@ function Photos({ said, say }: Part) {
             value={photo.words}
             w="100%"
             fontSize="sm"
-            bg="white"
+            bg="field"
             border="1px solid"
             borderColor="edge"
             px="4px"

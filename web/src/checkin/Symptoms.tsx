@@ -118,7 +118,7 @@ function TypeOne({ names, enter }: { names: string[]; enter: (name: string, pres
         border="1px solid"
         borderColor="edge"
         borderRadius="sm"
-        bg="white"
+        bg="field"
         autoComplete="off"
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={(event) => {

@@ -1,7 +1,8 @@
+import type { Schemas } from '../api/client';
 import { type Arrival, NOTHING_SAID } from './arrival';
 
 /** What the counter has been told so far. */
-export type Form = {
+export type AtCounter = {
   seen: string;
   unitId?: number;
   serial: string;
@@ -18,7 +19,7 @@ export type Form = {
   arrival: Arrival;
 };
 
-export const BLANK: Form = {
+export const BLANK: AtCounter = {
   seen: '',
   serial: '',
   ownership: 'CUSTOMER',
@@ -30,6 +31,17 @@ export const BLANK: Form = {
 };
 
 /** The next of a crate is likely much the same: what it is and where it came from stays. */
-export function nextAfter({ ownership, lotId, modelId, revisionId, paid }: Form): Form {
+export function nextAfter({ ownership, lotId, modelId, revisionId, paid }: AtCounter): AtCounter {
   return ownership === 'RESALE' ? { ...BLANK, ownership, lotId, modelId, revisionId, paid } : BLANK;
+}
+
+/** Which revision it is: the only one need not be picked. */
+export function revisionOf({ modelId, revisionId }: AtCounter, models: Schemas['ModelView'][]) {
+  const revisions = models.find((view) => view.model.id === modelId)?.revisions ?? [];
+  return revisionId ?? (revisions.length === 1 ? revisions[0]?.id : undefined);
+}
+
+/** Where it is put: the first free slot, until another is picked. */
+export function slotOf({ slot }: AtCounter, counter: Schemas['Counter']): string {
+  return slot ?? counter.freeSlots[0] ?? '';
 }

@@ -1,9 +1,9 @@
 import { answer, api, Problem } from '../api/client';
 import { minorOf } from '../typed/sum';
-import type { Form } from './counterForm';
+import type { AtCounter } from './counterForm';
 
 /** Takes the unit in. It is in whatever the printer does: what did not print is said, and printed from its sheet. */
-export async function takeIn(form: Form, revision: number | undefined, slot: string, currency: string) {
+export async function takeIn(form: AtCounter, revision: number | undefined, slot: string, currency: string) {
   const resale = form.ownership === 'RESALE';
   const paidMinor = resale ? minorOf(form.paid, currency) : undefined;
   if (Number.isNaN(paidMinor)) {

@@ -188,7 +188,7 @@ function AfterForm({ finding, symptoms, done }: { finding: Finding; symptoms: st
           px="6px"
           border="1px dashed"
           borderColor="edge"
-          bg="white"
+          bg="field"
           onChange={(event) => setOwn(event.target.value)}
           onKeyDown={(event) => {
             if (event.key === 'Enter' && own.trim()) {

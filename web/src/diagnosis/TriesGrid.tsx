@@ -50,7 +50,7 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
         value={one.name}
         w="100%"
         px="6px"
-        bg="white"
+        bg="field"
         border="1px solid"
         borderColor="edge"
         onChange={(event) => name(side, at, { name: event.target.value })}
@@ -60,7 +60,7 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
         value={one.whole ? WHOLE : (one.component ?? '')}
         w="100%"
         fontSize="xs"
-        bg="white"
+        bg="field"
         border="1px solid"
         borderColor="edge"
         onChange={(event) => {

@@ -1,17 +1,31 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { z } from 'zod';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
 import { useTitle } from '../app/useTitle';
+import { Form } from '../form/Form';
+import { CountIn, SumIn, TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
-import { SumField } from '../parts/MoneyField';
-import { Empty, Loaded, Trouble } from '../parts/States';
-import { money } from '../typed/sum';
+import { Empty, Loaded } from '../parts/States';
+import { money, plainSum } from '../typed/sum';
 
 type Part = Schemas['Part'];
+
+const booking = z.object({ count: said.count(1, 9999), why: z.string() });
+const partOf = (currency: string) =>
+  z.object({
+    drawer: z.string(),
+    name: said.words('Say what the part is called'),
+    what: z.string(),
+    each: said.sumIfAny(currency),
+    count: said.count(0, 9999),
+  });
 
 /** Parts in stock, drawer by drawer. */
 export default function DrawersPage() {
@@ -112,48 +126,26 @@ function Parts({ parts, chosen, choose }: { parts: Part[]; chosen?: number; choo
 }
 
 function ChangePart({ part, changed }: { part: Part; changed: (part: Part) => void }) {
-  const client = useQueryClient();
-  const [count, setCount] = useState(1);
-  const [why, setWhy] = useState('');
-  const book = useMutation({
-    mutationFn: () =>
-      answer(
-        api.POST('/api/parts/{part}/stock', { params: { path: { part: part.id } }, body: { count, why } }),
-      ),
-    onSuccess: (now) => {
-      client.invalidateQueries({ queryKey: answers.parts() });
-      changed(now);
-    },
+  const form = useSending({
+    blank: { count: 1, why: '' },
+    check: booking,
+    kept: `book in ${part.id}`,
+    send: (body) =>
+      answer(api.POST('/api/parts/{part}/stock', { params: { path: { part: part.id } }, body })),
+    done: changed,
   });
   return (
     <>
-      <chakra.form
-        display="grid"
-        gap="10px"
-        mb="24px"
-        aria-label="Book in"
-        onSubmit={(event) => {
-          event.preventDefault();
-          book.mutate();
-        }}
-      >
+      <Form of={form} name="Book in" gap="10px" mb="24px">
         <chakra.h1>
           {part.name}: {part.count} left
         </chakra.h1>
-        <Text
-          label="How many come in"
-          type="number"
-          min={1}
-          autoFocus
-          value={count}
-          onChange={(event) => setCount(Number(event.target.value))}
-        />
-        <Text label="From where" value={why} onChange={(event) => setWhy(event.target.value)} />
-        <Trouble error={book.error} />
-        <Act look="main" type="submit" disabled={book.isPending}>
+        <CountIn of={form} at="count" label="How many come in" min={1} />
+        <TextIn of={form} at="why" label="From where" />
+        <Act look="main" type="submit" disabled={form.pending}>
           Book them in
         </Act>
-      </chakra.form>
+      </Form>
       <PartForm title="What it is" act="Save it" part={part} changed={changed} />
     </>
   );
@@ -170,84 +162,50 @@ function PartForm({
   part?: Part;
   changed?: (part: Part) => void;
 }) {
-  const client = useQueryClient();
-  const blank = { drawer: '', name: '', what: '', eachMinor: 0, count: 0 };
-  const [said, say] = useState<Schemas['PartSaid']>(
-    part
-      ? { drawer: part.drawer, name: part.name, what: part.what, eachMinor: part.eachMinor, count: 0 }
-      : blank,
-  );
-  const save = useMutation({
-    mutationFn: () =>
-      answer(
+  const currency = useCurrency();
+  const form = useSending({
+    blank: part
+      ? {
+          drawer: part.drawer,
+          name: part.name,
+          what: part.what,
+          each: plainSum(part.eachMinor, currency),
+          count: 0,
+        }
+      : { drawer: '', name: '', what: '', each: '', count: 0 },
+    check: partOf(currency),
+    kept: part ? `part ${part.id} ${part.version}` : 'part',
+    send: ({ each = 0, ...rest }) => {
+      const body = { ...rest, eachMinor: each };
+      return answer(
         part
           ? api.PUT('/api/parts/{part}', {
               params: { path: { part: part.id }, header: seen(part.version) },
-              body: said,
+              body,
             })
-          : api.POST('/api/parts', { body: said }),
-      ),
-    onSuccess: (saved) => {
-      client.invalidateQueries({ queryKey: answers.parts() });
-      if (part) {
-        changed?.(saved);
-      } else {
-        say(blank);
-      }
+          : api.POST('/api/parts', { body }),
+      );
+    },
+    done: (saved) => {
+      form.forget();
+      changed?.(saved);
     },
   });
   return (
-    <chakra.form
-      display="grid"
-      gap="10px"
-      aria-label={title}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save.mutate();
-      }}
-    >
+    <Form of={form} name={title} first={false} gap="10px">
       <chakra.h1>{title}</chakra.h1>
       <Box display="grid" gridTemplateColumns="100px 1fr" gap="10px">
-        <Text
-          label="Drawer"
-          value={said.drawer}
-          onChange={(event) => say({ ...said, drawer: event.target.value })}
-        />
-        <Text
-          label="Name"
-          value={said.name}
-          onChange={(event) => say({ ...said, name: event.target.value })}
-        />
+        <TextIn of={form} at="drawer" label="Drawer" />
+        <TextIn of={form} at="name" label="Name" />
       </Box>
-      <Text
-        label="What it is: size, section, value"
-        value={said.what}
-        onChange={(event) => say({ ...said, what: event.target.value })}
-      />
+      <TextIn of={form} at="what" label="What it is: size, section, value" />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="10px">
-        <SumField
-          label="Cost of one"
-          minor={said.eachMinor}
-          set={(eachMinor) => say({ ...said, eachMinor })}
-        />
-        {!part && (
-          <Text
-            label="How many now"
-            type="number"
-            min={0}
-            value={said.count}
-            onChange={(event) => say({ ...said, count: Number(event.target.value) })}
-          />
-        )}
+        <SumIn of={form} at="each" label="Cost of one" />
+        {!part && <CountIn of={form} at="count" label="How many now" min={0} />}
       </Box>
-      <Trouble error={save.error} />
-      <Act
-        look={part ? 'plain' : 'main'}
-        type="submit"
-        disabled={save.isPending || Number.isNaN(said.eachMinor)}
-      >
+      <Act look={part ? 'plain' : 'main'} type="submit" disabled={form.pending}>
         {act}
       </Act>
-    </chakra.form>
+    </Form>
   );
 }

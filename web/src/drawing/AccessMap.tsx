@@ -116,7 +116,7 @@ function StepBox({
             y={22 + n * 17}
             fontSize={14.5}
             style={{ fontWeight: 700 }}
-            fill={on ? 'white' : colours.ink}
+            fill={on ? colours.onMat : colours.ink}
           >
             {line}
           </text>

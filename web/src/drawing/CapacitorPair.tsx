@@ -113,7 +113,7 @@ function Body({
         x={x}
         y={top + h / 2 - 2}
         textAnchor="middle"
-        fill={round ? 'white' : colours.ink}
+        fill={round ? colours.onMat : colours.onTape}
         size={13}
         bold
       >
@@ -123,7 +123,7 @@ function Body({
         x={x}
         y={top + h / 2 + 14}
         textAnchor="middle"
-        fill={round ? 'white' : colours.ink}
+        fill={round ? colours.onMat : colours.onTape}
         size={13}
       >
         {short(one.volts)} V
@@ -157,8 +157,14 @@ function Range({
       <Lettering x={370} y={y + 12} fill={colours.ink} size={14}>
         {name}
       </Lettering>
-      <rect x={400} y={y} width={210} height={14} fill="#EAE3D3" />
-      <rect x={x(from)} y={y} width={(to === undefined ? 610 : x(to)) - x(from)} height={14} fill="#B9D3CA" />
+      <rect x={400} y={y} width={210} height={14} fill={colours.track} />
+      <rect
+        x={x(from)}
+        y={y}
+        width={(to === undefined ? 610 : x(to)) - x(from)}
+        height={14}
+        fill={colours.matPale}
+      />
       <path d={`M${x(was)} ${y - 4}v22`} stroke={colours.ink} strokeWidth={2} />
       {value !== undefined && (
         <path

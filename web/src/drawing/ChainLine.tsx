@@ -21,7 +21,7 @@ export function ChainLine({ stages, found }: { stages: Stage[]; found: Schemas['
               width={104}
               height={48}
               rx={3}
-              fill={it ? '#F1D9D5' : may ? colours.card : '#E4DECF'}
+              fill={it ? colours.badPale : may ? colours.card : colours.idle}
               stroke={it ? colours.hazard : may ? colours.mat : colours.line}
               strokeWidth={it ? 4 : 2}
             />

@@ -113,7 +113,7 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
               x={onLeft ? 54 : 256}
               y={py + 6}
               textAnchor="middle"
-              fill={one === 'LOW' ? 'white' : colours.ink}
+              fill={one === 'LOW' ? colours.field : colours.ink}
               size={16}
               bold
               hand

@@ -37,16 +37,16 @@ export function LimitBand({
       role="img"
       aria-label={`Mean ${short(found.mean, 5)}: ${found.verdict}`}
     >
-      <rect y={40} width={600} height={40} fill="#F1D9D5" />
+      <rect y={40} width={600} height={40} fill={colours.badPale} />
       <rect
         x={x(min === undefined ? from : min - u)}
         y={40}
         width={x(max === undefined ? to : max + u) - x(min === undefined ? from : min - u)}
         height={40}
-        fill="#F3E2B8"
+        fill={colours.differs}
       />
       {good[1] > good[0] && (
-        <rect x={x(good[0])} y={40} width={x(good[1]) - x(good[0])} height={40} fill="#B9D3CA" />
+        <rect x={x(good[0])} y={40} width={x(good[1]) - x(good[0])} height={40} fill={colours.matPale} />
       )}
       {[min, max].map((limit, n) =>
         limit === undefined ? null : (

@@ -1,4 +1,4 @@
-import { colours } from '../theme';
+import { colours, onMat } from '../theme';
 import { Fastener } from './Fastener';
 import { Lettering } from './Lettering';
 import { type Cell, type Heap, type Lying, layOut, MAT_WIDTH, type Placed } from './matLayout';
@@ -23,7 +23,7 @@ export function Mat({
       width="100%"
       role="group"
       aria-label="The mat"
-      style={{ display: 'block', minWidth: 480 }}
+      style={{ ...onMat, display: 'block', minWidth: 480 }}
     >
       <defs>
         <pattern id="grid" width={five} height={five} patternUnits="userSpaceOnUse">

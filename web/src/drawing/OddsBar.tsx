@@ -25,8 +25,8 @@ export function OddsBar({
       aria-label={`about ${percent(probability)}, between ${percent(low)} and ${percent(high)}`}
       style={{ borderRadius: 3, display: 'block' }}
     >
-      <rect width={100} height={height} fill="#EAE3D3" />
-      <rect width={100 * probability} height={height} fill={faint ? '#9DB5AC' : colours.mat} />
+      <rect width={100} height={height} fill={colours.track} />
+      <rect width={100 * probability} height={height} fill={faint ? colours.matFaded : colours.mat} />
       <path
         d={`M${100 * low} ${height / 2}H${100 * high}`}
         stroke={colours.ink}

@@ -9,7 +9,7 @@ const LOOKS = {
   waits: { fill: 'url(#waits)', edge: colours.muted, width: 1, word: 'waits' },
   open: { fill: colours.mat, edge: colours.matSurface, width: 1, word: 'open' },
   lent: { fill: 'none', edge: colours.muted, width: 1, word: 'on loan' },
-  ready: { fill: '#E2DCCB', edge: colours.muted, width: 1, word: 'ready' },
+  ready: { fill: colours.waitPaper, edge: colours.muted, width: 1, word: 'ready' },
 } as const;
 
 type Look = keyof typeof LOOKS;
@@ -55,7 +55,7 @@ export function RackDrawing({
       <defs>
         <pattern id="waits" width={8} height={8} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width={8} height={8} fill={colours.card} />
-          <rect width={3} height={8} fill="#F1DFC0" />
+          <rect width={3} height={8} fill={colours.differs} />
         </pattern>
       </defs>
       {shelves.map((shelf, n) => (
@@ -80,7 +80,7 @@ export function RackDrawing({
                   textAnchor="middle"
                   hand
                   size={12}
-                  fill="#6F6C5C"
+                  fill={colours.muted}
                 >
                   {slot.name}
                 </Lettering>
@@ -125,7 +125,7 @@ function Unit({ row, x, width, open }: { row: Row; x: number; width: number; ope
           stroke="#CBB878"
           strokeWidth={0.6}
         />
-        <Lettering x={(width - 8) / 2} y={15.5} textAnchor="middle" hand bold size={13} fill="#2B2614">
+        <Lettering x={(width - 8) / 2} y={15.5} textAnchor="middle" hand bold size={13} fill={colours.onTape}>
           {row.tag.slice(3)}
         </Lettering>
       </g>
@@ -140,7 +140,7 @@ function Unit({ row, x, width, open }: { row: Row; x: number; width: number; ope
           y={131}
           textAnchor="middle"
           size={13}
-          fill={look === LOOKS.open ? '#F2D38C' : colours.ink}
+          fill={look === LOOKS.open ? colours.onMat : colours.ink}
         >
           {look.word}
         </Lettering>

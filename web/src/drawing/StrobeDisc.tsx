@@ -18,7 +18,7 @@ export function StrobeDisc({ bars }: { bars: number }) {
       role="img"
       aria-label={`Strobe disc with ${bars} bars`}
     >
-      <circle r={98} fill="white" stroke={colours.ink} strokeWidth={0.5} />
+      <circle r={98} fill={colours.field} stroke={colours.ink} strokeWidth={0.5} />
       <path d={Array.from({ length: shown }, (_, n) => wedge(n)).join('')} fill={colours.ink} />
       <circle r={3.6} fill="none" stroke={colours.ink} strokeWidth={0.5} />
       <Lettering y={-20} textAnchor="middle" fill={colours.ink} size={11}>

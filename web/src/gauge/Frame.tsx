@@ -143,7 +143,7 @@ const VERDICTS: Record<Judged, [string, string]> = {
 export function VerdictOf({ verdict, words }: { verdict: Judged; words?: string }) {
   const [said, colour] = VERDICTS[verdict];
   return (
-    <chakra.span bg={colour} color="white" fontWeight={700} borderRadius="sm" px="8px" py="2px">
+    <chakra.span bg={colour} color="onMat" fontWeight={700} borderRadius="sm" px="8px" py="2px">
       {words ?? said}
     </chakra.span>
   );

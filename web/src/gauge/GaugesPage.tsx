@@ -61,6 +61,7 @@ export default function GaugesPage() {
                 px="10px"
                 py="4px"
                 bg={key === name || isActive ? 'tape' : undefined}
+                color={key === name || isActive ? 'onTape' : undefined}
               >
                 {title}
               </Box>

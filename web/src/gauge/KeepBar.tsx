@@ -1,15 +1,15 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import { createPortal } from 'react-dom';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, Problem, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
-import { useJobWrite } from '../api/useJobWrite';
 import { useKeys } from '../app/keys';
+import { Form } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
-import { Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { BesideTable } from './BesideTable';
 import { useMeter } from './meter';
@@ -50,35 +50,34 @@ export function KeepBar({
 
 /** What is typed goes along to the job. */
 function WhichJob({ typed }: { typed: object }) {
-  const [tag, setTag] = useState('');
   const navigate = useNavigate();
-  const look = useMutation({
-    mutationFn: () => answer(api.GET('/api/units', { params: { query: { find: tag } } })),
-    onSuccess: (units) => {
+  const form = useSending({
+    blank: { tag: '' },
+    send: async ({ tag }) => {
+      const units = await answer(api.GET('/api/units', { params: { query: { find: tag } } }));
       const job = units[0]?.stays[0]?.id;
-      if (job !== undefined) {
-        navigate(`?job=${job}`, { state: { typed } });
+      if (job === undefined) {
+        const message = 'No unit has this tag or serial.';
+        throw new Problem(404, message, [], [{ field: 'tag', message }]);
       }
+      return job;
     },
+    done: (job) => navigate(`?job=${job}`, { state: { typed } }),
   });
-  const none = look.isSuccess && look.data.length === 0;
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        look.mutate();
-      }}
-    >
-      <Text
-        label="To keep it in a job, scan or type its tag"
-        value={tag}
-        problem={none ? 'No unit has this tag or serial.' : undefined}
-        onChange={(event) => setTag(event.target.value)}
-      />
-      <Trouble error={look.error} />
-    </form>
+    <Form of={form} name="Which job" first={false}>
+      <TextIn of={form} at="tag" label="To keep it in a job, scan or type its tag" />
+    </Form>
   );
 }
+
+/** Where, when and with what it was measured. */
+const KEEPING = {
+  place: '',
+  stage: undefined as string | undefined,
+  goodUnit: false,
+  instrument: undefined as string | undefined,
+};
 
 function Keep({
   job,
@@ -97,27 +96,28 @@ function Keep({
     queryFn: () => answer(api.GET('/api/jobs/{job}', { params: { path: { job } } })),
   });
   const measured = useMeasured(job);
-  const [place, setPlace] = useState('');
-  const [stage, setStage] = useState<string>();
-  const [goodUnit, setGood] = useState(false);
-  const [instrument, setInstrument] = useState<string>();
   const stages = measured.data?.stages ?? [];
-  const body = asked && {
-    asked: asked as Schemas['GaugeAsked'],
-    typed: typed as Record<string, never>,
-    place,
-    stage: stage ?? stages[stages.length - 1] ?? 'before',
-    goodUnit,
-    instrument: instrument ?? meter.instrument,
-  };
-  const write = useJobWrite((said: NonNullable<typeof body>) =>
-    answer(api.POST('/api/jobs/{job}/measurements', { params: { path: { job } }, body: said })),
-  );
-  const save = () => body && write.mutate(body);
-  const off = !body || write.isPending;
+  const as = (kept: typeof KEEPING) =>
+    asked && {
+      asked: asked as Schemas['GaugeAsked'],
+      typed: typed as Record<string, never>,
+      place: kept.place,
+      stage: kept.stage ?? stages[stages.length - 1] ?? 'before',
+      goodUnit: kept.goodUnit,
+      instrument: kept.instrument ?? meter.instrument,
+    };
+  const form = useSending({
+    blank: KEEPING,
+    send: (_typed, body: NonNullable<ReturnType<typeof as>>) =>
+      answer(api.POST('/api/jobs/{job}/measurements', { params: { path: { job } }, body })),
+  });
+  const { goodUnit, instrument } = form.value;
+  const body = as(form.value);
+  const save = () => body && form.send(body);
+  const off = !body || form.pending;
   useKeys([{ key: 'S', label: 'Keep it in the job', act: save, off }]);
   return (
-    <Box display="grid" gap="6px">
+    <Form of={form} name="Keep it" first={false} still gap="6px">
       <Box display="flex" gap="10px" alignItems="center">
         <Link to={`/jobs/${job}`}>
           <Tag text={sheet.data?.job.unit.tag ?? '…'} size={18} />
@@ -132,20 +132,20 @@ function Keep({
         </Link>
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px">
-        <Text
+        <TextIn
+          of={form}
+          at="place"
           label="Where on the unit"
           compact
           list="places"
           placeholder="supply board, U7"
-          value={place}
-          onChange={(event) => setPlace(event.target.value)}
         />
         <Text
           label="With"
           compact
           placeholder="which instrument"
           value={instrument ?? meter.instrument}
-          onChange={(event) => setInstrument(event.target.value)}
+          onChange={(event) => form.put('instrument', event.target.value)}
         />
       </Box>
       <datalist id="places">
@@ -158,29 +158,25 @@ function Keep({
           <Chip
             key={one}
             on={!goodUnit && body?.stage === one}
-            onClick={() => {
-              setStage(one);
-              setGood(false);
-            }}
+            onClick={() => form.set({ stage: one, goodUnit: false })}
           >
             {one}
           </Chip>
         ))}
-        <Chip on={goodUnit} onClick={() => setGood(!goodUnit)}>
+        <Chip on={goodUnit} onClick={() => form.put('goodUnit', !goodUnit)}>
           on a good unit
         </Chip>
       </Box>
       <Act look="main" keyName="S" disabled={off} onClick={save}>
         Keep it in {sheet.data?.job.unit.tag ?? 'the job'}
       </Act>
-      <Trouble error={write.error} />
-      {write.isSuccess && (
+      {form.sent && (
         <Box role="status" color="mat" fontWeight={700}>
           Kept: it stands in the story of <Link to={`/jobs/${job}`}>{sheet.data?.job.unit.tag}</Link>.
         </Box>
       )}
       {body && under && createPortal(<BesideNow job={job} body={body} />, under)}
-    </Box>
+    </Form>
   );
 }
 

@@ -2,10 +2,9 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import { useJobWrite } from '../api/useJobWrite';
 import { moment } from '../api/words';
+import { WhyForm } from '../form/WhyForm';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 import { BesideTable } from './BesideTable';
 import { useMeasured } from './KeepBar';
@@ -41,15 +40,6 @@ export function Measured({ job, here }: { job: number; here: boolean }) {
 /** One of them: opened again as it was typed, or struck with a reason. */
 function One({ row, here }: { row: Row; here: boolean }) {
   const [striking, setStriking] = useState(false);
-  const [why, setWhy] = useState('');
-  const strike = useJobWrite(() =>
-    answer(
-      api.POST('/api/measurements/{measurement}/strike', {
-        params: { path: { measurement: row.id } },
-        body: { why },
-      }),
-    ),
-  );
   const struck = row.struckWhy !== undefined;
   return (
     <Box borderTop="1px solid" borderColor="line" py="3px" fontSize="sm">
@@ -80,29 +70,20 @@ function One({ row, here }: { row: Row; here: boolean }) {
       </Box>
       {struck && <Box color="muted">Struck: {row.struckWhy}</Box>}
       {striking && !struck && (
-        <chakra.form
-          display="grid"
-          gridTemplateColumns="1fr auto"
-          gap="6px"
-          alignItems="end"
-          onSubmit={(event) => {
-            event.preventDefault();
-            strike.mutate();
-          }}
-        >
-          <Text
-            label="Why is it struck"
-            compact
-            autoFocus
-            value={why}
-            onChange={(e) => setWhy(e.target.value)}
-          />
-          <Act look="main" type="submit" disabled={!why.trim() || strike.isPending}>
-            Strike it
-          </Act>
-        </chakra.form>
+        <WhyForm
+          label="Why is it struck"
+          go="Strike it"
+          send={(why) =>
+            answer(
+              api.POST('/api/measurements/{measurement}/strike', {
+                params: { path: { measurement: row.id } },
+                body: { why },
+              }),
+            )
+          }
+          leave={() => setStriking(false)}
+        />
       )}
-      <Trouble error={strike.error} />
     </Box>
   );
 }

@@ -1,20 +1,42 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
-import { useJobWrite } from '../api/useJobWrite';
-import { Act, Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { Caution, Trouble } from '../parts/States';
+import { Form, Sends } from '../form/Form';
+import { ChoiceIn, CountIn, TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
+import { Chip } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
+import { Caution } from '../parts/States';
 
 type Said = Schemas['CheckSaid'];
 
-const VERDICTS: Said['verdict'][] = ['PASSED', 'FAILED', 'NOT_TESTED'];
-const STAGES: Said['stage'][] = ['ARRIVAL', 'OPEN', 'BEFORE_CLOSING', 'AFTER_CLOSING'];
+const { PASSED, FAILED, NOT_TESTED } = floor.Verdict;
+const VERDICTS = { PASSED, FAILED, NOT_TESTED };
+const { ARRIVAL, OPEN, BEFORE_CLOSING, AFTER_CLOSING } = floor.Stage;
+const STAGES = { ARRIVAL, OPEN, BEFORE_CLOSING, AFTER_CLOSING };
 /** Why something is often not tested, while the shop has said no other reason. */
-const NOT_TESTED = ['nothing here to try it with', 'not safe to try', 'the owner does not use it'];
+const WHY_NOT = ['nothing here to try it with', 'not safe to try', 'the owner does not use it'];
+
+/** As the plan asks for it, or nothing said yet. */
+function nothingTried(stage: Said['stage'], due?: Schemas['DueCheck']['planned']): Said {
+  return {
+    stage,
+    verdict: 'PASSED',
+    what: due?.what ?? '',
+    planned: due?.id,
+    powered: due?.terms.powered ?? true,
+    load: due?.load ?? '',
+    times: due?.times ?? 1,
+    remark: '',
+  };
+}
+
+/** A check as it was said, to be put right. */
+function saidBefore({ stage, verdict, what, planned, powered, load, times, remark }: Said): Said {
+  return { stage, verdict, what, planned, powered, load, times, remark };
+}
 
 /** A check: what was tried, how, how often, and how it ended. With `corrects` it strikes an earlier one. */
 export function CheckForm({
@@ -32,74 +54,47 @@ export function CheckForm({
   done: () => void;
 }) {
   const due = planned.find((one) => one.missing !== '')?.planned;
-  const [said, say] = useState<Said>(
-    corrects?.check ?? {
-      stage,
-      verdict: 'PASSED',
-      what: due?.what ?? '',
-      planned: due?.id,
-      powered: due?.terms.powered ?? true,
-      load: due?.load ?? '',
-      times: due?.times ?? 1,
-      remark: '',
-    },
-  );
-  const terms = planned.find((one) => one.planned.id === said.planned)?.planned.terms;
-  const [why, setWhy] = useState('');
-  const usual = useQuery({
-    queryKey: answers.whyNot(),
-    queryFn: () => answer(api.GET('/api/checks/why-not')),
-    enabled: said.verdict === 'NOT_TESTED',
-  });
-  const reasons = [...new Set([...(usual.data ?? []), ...NOT_TESTED])].slice(0, 6);
-  const body: Said = {
-    stage: said.stage,
-    verdict: said.verdict,
-    what: said.what,
-    planned: said.planned,
-    powered: said.powered,
-    load: said.load,
-    times: said.verdict === 'NOT_TESTED' ? 0 : Math.max(1, said.times),
-    remark: said.remark,
-  };
-  const write = useJobWrite(
-    () =>
-      answer(
+  const form = useSending({
+    blank: { why: '', ...(corrects ? saidBefore(corrects.check) : nothingTried(stage, due)) },
+    kept: corrects ? `correct check ${corrects.id}` : `check ${job} ${stage}`,
+    send: ({ why, ...now }) => {
+      const body: Said = { ...now, times: now.verdict === 'NOT_TESTED' ? 0 : Math.max(1, now.times) };
+      return answer(
         corrects
           ? api.POST('/api/checks/{check}/correction', {
               params: { path: { check: corrects.id } },
               body: { why, instead: body },
             })
           : api.POST('/api/jobs/{job}/checks', { params: { path: { job } }, body }),
-      ),
+      );
+    },
     done,
-  );
+    leave: done,
+  });
+  const now = form.value;
+  const terms = planned.find((one) => one.planned.id === now.planned)?.planned.terms;
+  const usual = useQuery({
+    queryKey: answers.whyNot(),
+    queryFn: () => answer(api.GET('/api/checks/why-not')),
+    enabled: now.verdict === 'NOT_TESTED',
+  });
+  const reasons = [...new Set([...(usual.data ?? []), ...WHY_NOT])].slice(0, 6);
   return (
-    <chakra.form
-      display="grid"
-      gap="8px"
-      aria-label="Check"
-      onSubmit={(event) => {
-        event.preventDefault();
-        write.mutate();
-      }}
-    >
-      <Box display="flex" gap="6px" flexWrap="wrap">
-        {STAGES.map((one) => (
-          <Chip key={one} on={said.stage === one} onClick={() => say({ ...said, stage: one })}>
-            {floor.Stage[one]}
-          </Chip>
-        ))}
-      </Box>
+    <Form of={form} name="Check">
+      <Choice
+        label="When it was tried"
+        words={STAGES}
+        picked={now.stage}
+        pick={(one) => form.put('stage', one)}
+      />
       {planned.length > 0 && (
         <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="The plan">
           {planned.map(({ planned: one, missing }) => (
             <Chip
               key={one.id}
-              on={said.planned === one.id}
+              on={now.planned === one.id}
               onClick={() =>
-                say({
-                  ...said,
+                form.set({
                   stage: one.stage,
                   planned: one.id,
                   what: one.what,
@@ -120,64 +115,44 @@ export function CheckForm({
       {terms && (terms.caution || terms.leadOnly) && (
         <Caution>{[terms.caution, terms.leadOnly && 'For a lead alone.'].filter(Boolean).join(' ')}</Caution>
       )}
-      <Text
-        label="What was tried"
-        autoFocus
-        placeholder="loads, plays, throws out"
-        value={said.what}
-        onChange={(event) => say({ ...said, planned: undefined, what: event.target.value })}
-      />
+      <TextIn of={form} at="what" label="What was tried" placeholder="loads, plays, throws out" />
       <Box display="grid" gridTemplateColumns="1fr 90px auto" gap="8px" alignItems="end">
-        <Text
-          label="With which disc, tape or load"
-          compact
-          value={said.load}
-          onChange={(event) => say({ ...said, load: event.target.value })}
-        />
-        <Text
+        <TextIn of={form} at="load" label="With which disc, tape or load" compact />
+        <CountIn
+          of={form}
+          at="times"
           label="How often"
           compact
-          type="number"
           min={1}
           max={999}
-          disabled={said.verdict === 'NOT_TESTED'}
-          value={said.times}
-          onChange={(event) => say({ ...said, times: Number(event.target.value) })}
+          disabled={now.verdict === 'NOT_TESTED'}
         />
-        <Chip on={said.powered === true} onClick={() => say({ ...said, powered: !said.powered })}>
-          {said.powered ? 'under power' : 'by hand'}
+        <Chip on={now.powered === true} onClick={() => form.put('powered', !now.powered)}>
+          {now.powered ? 'under power' : 'by hand'}
         </Chip>
       </Box>
-      {said.verdict === 'NOT_TESTED' && (
+      {now.verdict === 'NOT_TESTED' && (
         <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Why not">
           {reasons.map((one) => (
-            <Chip key={one} on={said.remark === one} onClick={() => say({ ...said, remark: one })}>
+            <Chip key={one} on={now.remark === one} onClick={() => form.put('remark', one)}>
               {one}
             </Chip>
           ))}
         </Box>
       )}
-      <Text
-        label={said.verdict === 'NOT_TESTED' ? 'Why it is not tested' : 'Remark'}
+      <TextIn
+        of={form}
+        at="remark"
+        label={now.verdict === 'NOT_TESTED' ? 'Why it is not tested' : 'Remark'}
         compact
-        value={said.remark}
-        onChange={(event) => say({ ...said, remark: event.target.value })}
       />
-      {corrects && (
-        <Text label="Why is it corrected" value={why} onChange={(event) => setWhy(event.target.value)} />
-      )}
+      {corrects && <TextIn of={form} at="why" label="Why is it corrected" />}
       <Box display="flex" gap="6px" flexWrap="wrap" alignItems="center">
-        {VERDICTS.map((one) => (
-          <Chip key={one} on={said.verdict === one} onClick={() => say({ ...said, verdict: one })}>
-            {floor.Verdict[one]}
-          </Chip>
-        ))}
-        <Act look="main" type="submit" ml="auto" disabled={write.isPending}>
-          Enter the check
-        </Act>
-        <Act onClick={done}>Leave it</Act>
+        <ChoiceIn of={form} at="verdict" label="How it ended" words={VERDICTS} />
+        <Box ml="auto">
+          <Sends of={form} go="Enter the check" />
+        </Box>
       </Box>
-      <Trouble error={write.error} />
-    </chakra.form>
+    </Form>
   );
 }

@@ -1,98 +1,80 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { useJobWrite } from '../api/useJobWrite';
-import { Act, Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { QuantityField } from '../parts/QuantityField';
-import { Caution, Trouble } from '../parts/States';
+import { Form, Sends } from '../form/Form';
+import { ChoiceIn, QuantityIn, TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
+import { Caution } from '../parts/States';
 
-type Protection = Schemas['ElectricalSaid']['protection'];
+const LEAD = { sound: 'lead and plug are sound', not: 'they are not' };
+
+const rest = {
+  insulation: said.quantity('MΩ', 'Measure it, or write the end of the range'),
+  lead: z.enum(['sound', 'not'], 'Say whether the lead and its plug are sound'),
+  words: z.string(),
+};
+const measured = z.discriminatedUnion('protection', [
+  z.object({ protection: z.literal('EARTHED'), earth: said.quantity('Ω', 'Measure it'), ...rest }),
+  z.object({ protection: z.literal('DOUBLE_INSULATED'), earth: z.string(), ...rest }),
+]);
+
+type Said = {
+  protection: Schemas['ElectricalSaid']['protection'];
+  earth: string;
+  insulation: string;
+  lead: '' | keyof typeof LEAD;
+  words: string;
+};
 
 /** Earth, insulation and lead, measured closed after work on the mains side. */
 export function ElectricalForm({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {
-  const [protection, setProtection] = useState<Protection>('EARTHED');
-  const [earth, setEarth] = useState(Number.NaN);
-  const [insulation, setInsulation] = useState(Number.NaN);
-  const [leadSound, setLeadSound] = useState<boolean>();
-  const [words, setWords] = useState('');
   const job = sheet.job.id;
-  const write = useJobWrite(
-    () =>
+  const form = useSending({
+    blank: { protection: 'EARTHED', earth: '', insulation: '', lead: '', words: '' } as Said,
+    check: measured as unknown as z.ZodType<z.output<typeof measured>, Said>,
+    kept: `electrical ${job}`,
+    send: (now) =>
       answer(
         api.POST('/api/jobs/{job}/electrical', {
           params: { path: { job } },
           body: {
-            protection,
-            earthOhm: protection === 'EARTHED' ? earth : undefined,
-            insulationMohm: insulation,
-            leadSound: leadSound === true,
-            words,
+            protection: now.protection,
+            earthOhm: now.protection === 'EARTHED' ? now.earth : undefined,
+            insulationMohm: now.insulation,
+            leadSound: now.lead === 'sound',
+            words: now.words,
           },
         }),
       ),
     done,
-  );
-  const whole =
-    leadSound !== undefined &&
-    !Number.isNaN(insulation) &&
-    (protection === 'DOUBLE_INSULATED' || !Number.isNaN(earth));
+    leave: done,
+  });
   return (
-    <chakra.form
-      display="grid"
-      gap="8px"
-      aria-label="Electrical check"
-      onSubmit={(event) => {
-        event.preventDefault();
-        write.mutate();
-      }}
-    >
+    <Form of={form} name="Electrical check">
       <chakra.h2>Electrical check</chakra.h2>
       {sheet.mains && <Box fontSize="sm">{sheet.mains}</Box>}
       <Caution>
         Only by somebody who may measure this where you are. Closed, unplugged, hands off the unit while the
         tester puts its voltage on. Your local rules decide.
       </Caution>
-      <Box display="flex" gap="6px" flexWrap="wrap">
-        {(Object.keys(floor.Protection) as Protection[]).map((one) => (
-          <Chip key={one} on={protection === one} onClick={() => setProtection(one)}>
-            {floor.Protection[one]}
-          </Chip>
-        ))}
-      </Box>
+      <ChoiceIn of={form} at="protection" label="How it protects" words={floor.Protection} />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
-        {protection === 'EARTHED' && (
-          <QuantityField label="Earth, plug to metal" unit="Ω" value={earth} set={setEarth} />
+        {form.value.protection === 'EARTHED' && (
+          <QuantityIn of={form} at="earth" label="Earth, plug to metal" unit="Ω" />
         )}
-        <QuantityField
+        <QuantityIn
+          of={form}
+          at="insulation"
           label="Insulation, poles to metal"
           unit="MΩ"
-          value={insulation}
-          set={setInsulation}
           hint="MΩ; over the range: its end"
         />
       </Box>
-      <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Lead, plug and strain relief">
-        <Chip on={leadSound === true} onClick={() => setLeadSound(true)}>
-          lead and plug are sound
-        </Chip>
-        <Chip on={leadSound === false} onClick={() => setLeadSound(false)}>
-          they are not
-        </Chip>
-      </Box>
-      <Text
-        label="Instrument, remark (may be empty)"
-        value={words}
-        onChange={(event) => setWords(event.target.value)}
-      />
-      <Box display="flex" gap="8px">
-        <Act look="main" type="submit" disabled={write.isPending || !whole}>
-          That is what was measured
-        </Act>
-        <Act onClick={done}>Leave it</Act>
-      </Box>
-      <Trouble error={write.error} />
-    </chakra.form>
+      <ChoiceIn of={form} at="lead" label="Lead, plug and strain relief" words={LEAD} />
+      <TextIn of={form} at="words" label="Instrument, remark (may be empty)" />
+      <Sends of={form} go="That is what was measured" />
+    </Form>
   );
 }

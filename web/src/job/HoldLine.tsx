@@ -5,8 +5,8 @@ import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
 import { moment } from '../api/words';
 import { WaitRing } from '../drawing/WaitRing';
+import { WhyForm } from '../form/WhyForm';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 import { Line, Who } from './Line';
 
@@ -15,15 +15,14 @@ type Answer = NonNullable<Schemas['EndSaid']['answer']>;
 /** A wait: how long it lasts, what it asks when its time is over, and how a lead ends it before. */
 export function HoldLine({ hold, active, asks, here }: Schemas['HoldOnSheet'] & { here: boolean }) {
   const [early, setEarly] = useState(false);
-  const [why, setWhy] = useState('');
-  const end = useJobWrite((answered: Answer) =>
+  const over = (answered: Answer, why: string) =>
     answer(
       api.POST('/api/holds/{hold}/end', {
         params: { path: { hold: hold.id } },
         body: { answer: answered, why },
       }),
-    ),
-  );
+    );
+  const end = useJobWrite((answered: Answer) => over(answered, ''));
   const timed = hold.until !== undefined;
   return (
     <>
@@ -74,28 +73,13 @@ export function HoldLine({ hold, active, asks, here }: Schemas['HoldOnSheet'] & 
         </Box>
       )}
       {early && active && (
-        <chakra.form
-          display="flex"
-          gap="8px"
-          alignItems="end"
-          pb="6px"
-          aria-label="End it early"
-          onSubmit={(event) => {
-            event.preventDefault();
-            end.mutate('YES');
-          }}
-        >
-          <Text
-            label="A lead ends it before its time, because"
-            compact
-            autoFocus
-            value={why}
-            onChange={(event) => setWhy(event.target.value)}
-          />
-          <Act type="submit" disabled={end.isPending || !why.trim()}>
-            End it
-          </Act>
-        </chakra.form>
+        <WhyForm
+          name="End it early"
+          label="A lead ends it before its time, because"
+          go="End it"
+          send={(why) => over('YES', why)}
+          leave={() => setEarly(false)}
+        />
       )}
       <Trouble error={end.error} />
     </>

@@ -1,10 +1,11 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
-import { useJobWrite } from '../api/useJobWrite';
-import { Act, Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { Trouble } from '../parts/States';
+import { Form, Sends } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
+import { Chip } from '../parts/Buttons';
 
 const USUAL = [
   'anything but short use, watched',
@@ -13,13 +14,19 @@ const USUAL = [
   'the part that is off',
 ];
 
+const lending = z.object({
+  notFor: said.words('Say what it must not be used for: it goes on the paper'),
+  due: z.string(),
+});
+
 /** Out unfinished with its owner until the part comes: what it must not be used for goes with it on paper. */
 export function LoanForm({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {
-  const [notFor, setNotFor] = useState('');
-  const [due, setDue] = useState('');
   const job = sheet.job.id;
-  const lend = useJobWrite(
-    () =>
+  const form = useSending({
+    blank: { notFor: '', due: '' },
+    check: lending,
+    kept: `loan ${job}`,
+    send: ({ notFor, due }) =>
       answer(
         api.POST('/api/jobs/{job}/loan', {
           params: { path: { job } },
@@ -27,17 +34,10 @@ export function LoanForm({ sheet, done }: { sheet: Schemas['JobSheet']; done: ()
         }),
       ),
     done,
-  );
+    leave: done,
+  });
   return (
-    <chakra.form
-      display="grid"
-      gap="8px"
-      aria-label="Out on loan"
-      onSubmit={(event) => {
-        event.preventDefault();
-        lend.mutate();
-      }}
-    >
+    <Form of={form} name="Out on loan">
       <chakra.h2>Out on loan, not finished</chakra.h2>
       {sheet.inTheWayOfLending.length > 0 && (
         <Box role="alert" color="hazard">
@@ -46,32 +46,16 @@ export function LoanForm({ sheet, done }: { sheet: Schemas['JobSheet']; done: ()
       )}
       <Box display="flex" gap="6px" flexWrap="wrap">
         {USUAL.map((words) => (
-          <Chip key={words} on={notFor === words} onClick={() => setNotFor(words)}>
+          <Chip key={words} on={form.value.notFor === words} onClick={() => form.put('notFor', words)}>
             {words}
           </Chip>
         ))}
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 190px" gap="8px">
-        <Text
-          label="What it must not be used for"
-          value={notFor}
-          autoFocus
-          onChange={(event) => setNotFor(event.target.value)}
-        />
-        <Text
-          label="Back by (may be empty)"
-          type="date"
-          value={due}
-          onChange={(event) => setDue(event.target.value)}
-        />
+        <TextIn of={form} at="notFor" label="What it must not be used for" />
+        <TextIn of={form} at="due" label="Back by (may be empty)" type="date" />
       </Box>
-      <Box display="flex" gap="8px">
-        <Act look="main" type="submit" disabled={lend.isPending || !notFor.trim()}>
-          It goes out on loan
-        </Act>
-        <Act onClick={done}>Leave it</Act>
-      </Box>
-      <Trouble error={lend.error} />
-    </chakra.form>
+      <Sends of={form} go="It goes out on loan" />
+    </Form>
   );
 }

@@ -3,8 +3,8 @@ import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 
 const LOOKS = {
-  PASSED: { bg: 'mat', color: 'white', borderStyle: 'solid', borderColor: 'mat' },
-  FAILED: { bg: 'hazard', color: 'white', borderStyle: 'solid', borderColor: 'hazard' },
+  PASSED: { bg: 'mat', color: 'onMat', borderStyle: 'solid', borderColor: 'mat' },
+  FAILED: { bg: 'hazard', color: 'onMat', borderStyle: 'solid', borderColor: 'hazard' },
   NOT_TESTED: { bg: 'transparent', color: 'ink', borderStyle: 'dashed', borderColor: 'ink' },
 } as const;
 

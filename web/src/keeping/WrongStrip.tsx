@@ -25,7 +25,7 @@ export function WrongStrip() {
       role="alert"
       aria-label="Something is wrong with the shop’s data"
       bg="hazard"
-      color="white"
+      color="onMat"
       px="22px"
       py="6px"
     >

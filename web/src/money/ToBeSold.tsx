@@ -1,13 +1,16 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
-import { useJobWrite } from '../api/useJobWrite';
+import { Form } from '../form/Form';
+import { SumIn, SumTyped } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { MoneyField } from '../parts/MoneyField';
-import { Loaded, Trouble } from '../parts/States';
+import { Loaded } from '../parts/States';
 import { money as inMoney, minorOf } from '../typed/sum';
 import { Decide } from './Decide';
 import { WorthBars } from './WorthBars';
@@ -25,25 +28,25 @@ export function ToBeSold({
 }) {
   const currency = useCurrency();
   const [expected, setExpected] = useState('');
-  const [fetched, setFetched] = useState('');
-  const said = minorOf(expected, currency) || undefined;
-  const price = minorOf(fetched, currency);
+  const guess = minorOf(expected, currency) || undefined;
   const figures = useQuery({
-    queryKey: answers.money(job.id, said),
+    queryKey: answers.money(job.id, guess),
     queryFn: () =>
       answer(
-        api.GET('/api/jobs/{job}/money', { params: { path: { job: job.id }, query: { expected: said } } }),
+        api.GET('/api/jobs/{job}/money', { params: { path: { job: job.id }, query: { expected: guess } } }),
       ),
     placeholderData: (previous) => previous,
   });
-  const sell = useJobWrite(() =>
-    answer(
-      api.POST('/api/jobs/{job}/sale', {
-        params: { path: { job: job.id } },
-        body: { minor: price as number },
-      }),
-    ),
-  );
+  const sell = useSending({
+    blank: { fetched: '' },
+    check: z.object({ fetched: said.sum(currency) }),
+    kept: `sale ${job.id}`,
+    send: ({ fetched }) =>
+      answer(
+        api.POST('/api/jobs/{job}/sale', { params: { path: { job: job.id } }, body: { minor: fetched } }),
+      ),
+    done: () => sell.forget(),
+  });
   return (
     <Box mb="12px" role="region" aria-label="To be sold">
       <chakra.h2>To be sold: worth it?</chakra.h2>
@@ -51,28 +54,30 @@ export function ToBeSold({
         {(now) => (
           <>
             {now.worth && <WorthBars worth={now.worth} paidMinor={now.paidMinor} />}
-            {here && <Decide job={job.id} triage={now.triage} expectedMinor={said} />}
+            {here && <Decide job={job.id} triage={now.triage} expectedMinor={guess} />}
             {now.sale && (
               <Box>
                 Sold {now.sale.worked ? 'working' : 'as it was'} for{' '}
                 <b>{inMoney(now.sale.minor, currency)}</b>.
               </Box>
             )}
-            <Box display="grid" gridTemplateColumns="1fr 1fr auto" gap="8px" alignItems="end" mt="4px">
-              <MoneyField label="You think it fetches" compact typed={expected} type={setExpected} />
-              <MoneyField label="Sold for" compact typed={fetched} type={setFetched} />
-              <Act
-                minH="36px"
-                disabled={price === undefined || Number.isNaN(price) || sell.isPending}
-                onClick={() => sell.mutate()}
-              >
+            <Form
+              of={sell}
+              name="Sold"
+              first={false}
+              gridTemplateColumns="1fr 1fr auto"
+              alignItems="end"
+              mt="4px"
+            >
+              <SumTyped label="You think it fetches" compact typed={expected} type={setExpected} />
+              <SumIn of={sell} at="fetched" label="Sold for" compact />
+              <Act type="submit" minH="36px" disabled={sell.pending}>
                 It is sold
               </Act>
-            </Box>
+            </Form>
             {notTested.length > 0 && !now.sale && (
               <Box color="amberInk">Tell whoever buys it. Not tested: {notTested.join('; ')}.</Box>
             )}
-            <Trouble error={sell.error} />
           </>
         )}
       </Loaded>

@@ -1,10 +1,10 @@
 import { chakra } from '@chakra-ui/react';
 import type { ComponentProps, ReactNode } from 'react';
 
-type Look = 'main' | 'plain' | 'quiet' | 'bench' | 'benchMain';
+type Look = 'main' | 'plain' | 'quiet' | 'bench' | 'benchMain' | 'onTape';
 
 const LOOKS: Record<Look, ComponentProps<typeof chakra.button>> = {
-  main: { bg: 'mat', color: 'white', borderColor: 'mat', _hover: { bg: 'matHover' } },
+  main: { bg: 'mat', color: 'onMat', borderColor: 'mat', _hover: { bg: 'matHover' } },
   plain: { bg: 'card', color: 'mat', borderColor: 'mat', _hover: { bg: 'matPaper' } },
   quiet: {
     bg: 'transparent',
@@ -21,6 +21,7 @@ const LOOKS: Record<Look, ComponentProps<typeof chakra.button>> = {
     _hover: { bg: 'matGrid' },
     fontWeight: 400,
   },
+  onTape: { bg: 'transparent', color: 'onTape', borderColor: 'onTape' },
   benchMain: { bg: 'brassLight', color: 'onBrass', borderColor: 'brassLight', _hover: { bg: 'brassHover' } },
 };
 
@@ -98,7 +99,7 @@ export function Chip({
       borderStyle={struck ? 'dashed' : 'solid'}
       borderColor={on ? 'mat' : 'chipEdge'}
       bg={on ? 'mat' : 'card'}
-      color={on ? 'white' : struck ? 'muted' : 'ink'}
+      color={on ? 'onMat' : struck ? 'muted' : 'ink'}
       textDecoration={struck ? 'line-through' : undefined}
       fontSize="sm"
       cursor="pointer"

@@ -3,7 +3,7 @@ import { type ComponentProps, type ReactNode, useId } from 'react';
 
 /** How a field looks, for those without a label of their own. */
 export const bareField = {
-  bg: 'white',
+  bg: 'field',
   border: '1px solid',
   borderColor: 'edge',
   borderRadius: 'sm',
@@ -15,7 +15,7 @@ const field = {
   minH: '38px',
   px: '8px',
   py: '5px',
-  bg: 'white',
+  bg: 'field',
   border: '1px solid',
   borderColor: 'edge',
   borderRadius: 'sm',

@@ -38,7 +38,7 @@ export function Tag({
       {strip}
       <chakra.span
         bg={danger ? 'hazard' : 'amber'}
-        color="white"
+        color="onMat"
         fontFamily="mono"
         fontSize="xs"
         fontWeight={600}

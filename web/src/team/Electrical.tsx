@@ -1,10 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import type { Schemas } from '../api/client';
-import { Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { QuantityField } from '../parts/QuantityField';
-
-type Limits = Schemas['ElectricalLimits'];
+import type { FieldValues, Path } from 'react-hook-form';
+import { QuantityIn, TextIn } from '../form/fields';
+import type { Fields } from '../form/useSending';
+import { Choice } from '../parts/Choice';
 
 const FIELDS = [
   ['earthOhm', 'Earth, most', 'Ω'],
@@ -12,42 +10,31 @@ const FIELDS = [
   ['doubleMohm', 'Insulation, double, least', 'MΩ'],
 ] as const;
 
+const ASKED = { yes: 'asked for before it leaves', no: 'not done here' };
+
+type Limits = {
+  electrical: { asked: boolean; earthOhm: string; earthedMohm: string; doubleMohm: string; rule: string };
+};
+
 /** What the gate asks for after work on the mains side; what local rules ask for decides. */
-export function Electrical({ limits, set }: { limits: Limits; set: (limits: Limits) => void }) {
+export function Electrical<In extends FieldValues & Limits>({ of, off }: { of: Fields<In>; off: boolean }) {
+  const at = (name: keyof Limits['electrical']) => `electrical.${name}` as Path<In>;
   return (
     <>
-      <Box
-        display="flex"
-        gap="6px"
+      <Choice
         mb="4px"
-        role="group"
-        aria-label="Electrical check after work on the mains side"
-      >
-        <Chip on={limits.asked} onClick={() => set({ ...limits, asked: true })}>
-          asked for before it leaves
-        </Chip>
-        <Chip on={!limits.asked} onClick={() => set({ ...limits, asked: false })}>
-          not done here
-        </Chip>
-      </Box>
+        label="Electrical check after work on the mains side"
+        words={ASKED}
+        picked={of.value.electrical.asked ? 'yes' : 'no'}
+        pick={(one) => of.put(at('asked'), (one === 'yes') as never)}
+        off={off}
+      />
       <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="8px">
         {FIELDS.map(([name, label, unit]) => (
-          <QuantityField
-            key={name}
-            label={label}
-            compact
-            unit={unit}
-            value={limits[name]}
-            set={(value) => set({ ...limits, [name]: value })}
-          />
+          <QuantityIn key={name} of={of} at={at(name)} label={label} compact unit={unit} />
         ))}
       </Box>
-      <Text
-        label="By which rule, as it stands on papers"
-        compact
-        value={limits.rule}
-        onChange={(event) => set({ ...limits, rule: event.target.value })}
-      />
+      <TextIn of={of} at={at('rule')} label="By which rule, as it stands on papers" compact />
     </>
   );
 }

@@ -1,18 +1,24 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { z } from 'zod';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
-import { useMay } from '../api/session';
+import { useCurrency, useMay } from '../api/session';
 import { useTitle } from '../app/useTitle';
-import { Act, Chip } from '../parts/Buttons';
-import { Row, Text, Words } from '../parts/Fields';
-import { SumField } from '../parts/MoneyField';
-import { Loaded, Trouble } from '../parts/States';
+import { Form } from '../form/Form';
+import { ChoiceIn, SumIn, TextIn, WordsIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
+import { Act } from '../parts/Buttons';
+import { Row } from '../parts/Fields';
+import { Loaded } from '../parts/States';
+import { plainSum } from '../typed/sum';
 import { Electrical } from './Electrical';
 import { Hours } from './Hours';
 import { Slots } from './Slots';
+
+type Settings = Schemas['ShopSettings'];
 
 /** What holds for the whole shop: its money, its clock, its hours, its rack. */
 export default function ShopPage() {
@@ -25,7 +31,7 @@ export default function ShopPage() {
         {(now) => (
           <>
             <Box bg="card" p="14px 22px" borderRight="1px solid" borderColor="line">
-              <Settings key={now.version} shop={now} changeable={mayChange} />
+              <SettingsForm key={now.version} shop={now} changeable={mayChange} />
             </Box>
             <Box p="14px 22px" minW={0}>
               <Slots slots={now.slots} changeable={mayChange} />
@@ -37,70 +43,79 @@ export default function ShopPage() {
   );
 }
 
-function Settings({ shop, changeable }: { shop: Schemas['ShopView']; changeable: boolean }) {
-  const client = useQueryClient();
-  const [said, say] = useState(shop.settings);
-  const set = (part: Partial<Schemas['ShopSettings']>) => say((now) => ({ ...now, ...part }));
-  const save = useMutation({
-    mutationFn: () => answer(api.PUT('/api/shop', { params: { header: seen(shop.version) }, body: said })),
-    // Every sum and every date on the screen may read otherwise now.
-    onSuccess: () => client.invalidateQueries(),
+/** Settings as they are typed: sums and quantities in the words of whoever types them. */
+function typed({ hourMinor, electrical, ...rest }: Settings, currency: string) {
+  return {
+    ...rest,
+    hour: plainSum(hourMinor, currency),
+    electrical: {
+      ...electrical,
+      earthOhm: String(electrical.earthOhm),
+      earthedMohm: String(electrical.earthedMohm),
+      doubleMohm: String(electrical.doubleMohm),
+    },
+  };
+}
+
+function SettingsForm({ shop, changeable }: { shop: Schemas['ShopView']; changeable: boolean }) {
+  const currency = useCurrency();
+  const blank = typed(shop.settings, currency);
+  type Typed = typeof blank;
+  const form = useSending({
+    blank,
+    check: z.looseObject({
+      name: said.words('Say what the shop is called'),
+      hour: said.sum(currency),
+      electrical: z.looseObject({
+        earthOhm: said.quantity('Ω', 'Say the most'),
+        earthedMohm: said.quantity('MΩ', 'Say the least'),
+        doubleMohm: said.quantity('MΩ', 'Say the least'),
+      }),
+    }) as unknown as z.ZodType<Settings & { hour: number }, Typed>,
+    kept: changeable ? `shop ${shop.version}` : undefined,
+    send: ({ hour, ...settings }) =>
+      answer(
+        api.PUT('/api/shop', {
+          params: { header: seen(shop.version) },
+          body: { ...settings, hourMinor: hour },
+        }),
+      ),
   });
-  const changed = JSON.stringify(said) !== JSON.stringify(shop.settings);
-  const { earthOhm, earthedMohm, doubleMohm } = said.electrical;
-  const unread = [said.hourMinor, earthOhm, earthedMohm, doubleMohm].some(Number.isNaN);
+  const now = form.value;
+  const changed = JSON.stringify(now) !== JSON.stringify(blank);
   return (
-    <chakra.form
-      aria-label="The shop"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save.mutate();
-      }}
-    >
+    <Form of={form} name="The shop" first={false} gap="0">
       <chakra.h1 mb="8px">The shop</chakra.h1>
       <chakra.fieldset disabled={!changeable} border="none" p={0} m={0} minW={0}>
         <Row name="Name">
-          <Text
-            label="As it stands on papers"
-            compact
-            value={said.name}
-            onChange={(event) => set({ name: event.target.value })}
-          />
+          <TextIn of={form} at="name" label="As it stands on papers" compact />
         </Row>
         <Row name="Money">
           <Box display="grid" gridTemplateColumns="130px 1fr" gap="10px">
-            <Text
+            <TextIn
+              of={form}
+              at="currency"
               label="Currency"
               compact
               maxLength={3}
+              textTransform="uppercase"
               disabled={shop.currencyIsFixed}
               hint={shop.currencyIsFixed ? 'Sums are kept in it' : 'Three letters'}
-              value={said.currency}
-              onChange={(event) => set({ currency: event.target.value.toUpperCase() })}
             />
-            <SumField
-              label="An hour at the bench costs"
-              compact
-              minor={said.hourMinor}
-              set={(hourMinor) => set({ hourMinor })}
-            />
+            <SumIn of={form} at="hour" label="An hour at the bench costs" compact />
           </Box>
-          <Box display="flex" gap="6px" mt="6px" role="group" aria-label="Numbers are written">
-            {(Object.keys(floor.DecimalMark) as (keyof typeof floor.DecimalMark)[]).map((mark) => (
-              <Chip key={mark} on={said.decimal === mark} onClick={() => set({ decimal: mark })}>
-                {floor.DecimalMark[mark]}
-              </Chip>
-            ))}
+          <Box mt="6px">
+            <ChoiceIn
+              of={form}
+              at="decimal"
+              label="Numbers are written"
+              words={floor.DecimalMark}
+              off={!changeable}
+            />
           </Box>
         </Row>
         <Row name="Clock">
-          <Text
-            label="Time zone"
-            compact
-            list="zones"
-            value={said.zone}
-            onChange={(event) => set({ zone: event.target.value })}
-          />
+          <TextIn of={form} at="zone" label="Time zone" compact list="zones" />
           <datalist id="zones">
             {Intl.supportedValuesOf('timeZone').map((zone) => (
               <option key={zone} value={zone} />
@@ -108,38 +123,25 @@ function Settings({ shop, changeable }: { shop: Schemas['ShopView']; changeable:
           </datalist>
         </Row>
         <Row name="Open">
-          <Hours open={said.open} set={(open) => set({ open })} />
+          <Hours open={now.open} set={(open) => form.put('open', open)} />
         </Row>
         <Row name="Tags">
-          <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Tags are printed on">
-            {(Object.keys(floor.TagSize) as (keyof typeof floor.TagSize)[]).map((size) => (
-              <Chip key={size} on={said.tags === size} onClick={() => set({ tags: size })}>
-                {floor.TagSize[size]}
-              </Chip>
-            ))}
-          </Box>
+          <ChoiceIn of={form} at="tags" label="Tags are printed on" words={floor.TagSize} off={!changeable} />
         </Row>
         <Row name="Mains side">
-          <Electrical limits={said.electrical} set={(electrical) => set({ electrical })} />
+          <Electrical of={form} off={!changeable} />
         </Row>
         <Row name="Terms">
-          <Words
-            label="At the foot of the slip"
-            compact
-            rows={2}
-            value={said.terms}
-            onChange={(event) => set({ terms: event.target.value })}
-          />
+          <WordsIn of={form} at="terms" label="At the foot of the slip" compact rows={2} />
         </Row>
       </chakra.fieldset>
-      <Trouble error={save.error} />
       {changeable ? (
-        <Act look="main" type="submit" mt="8px" disabled={!changed || unread || save.isPending}>
+        <Act look="main" type="submit" mt="8px" justifySelf="start" disabled={!changed || form.pending}>
           Save it
         </Act>
       ) : (
         <Box color="muted">A lead changes these.</Box>
       )}
-    </chakra.form>
+    </Form>
   );
 }

@@ -1,21 +1,27 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
+import { Form } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act, Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { Trouble } from '../parts/States';
 
 type Slot = Schemas['RackSlot'];
+
+const called = z.object({ name: said.words('Say what the slot is called') });
 
 /** The places of the rack: one is picked to be called otherwise, or taken away if nothing stands in it. */
 export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolean }) {
   const client = useQueryClient();
   const [picked, setPicked] = useState<Slot>();
-  const [name, setName] = useState('');
-  const write = useMutation({
-    mutationFn: (act: 'add' | 'rename' | 'remove') => {
+  const form = useSending({
+    blank: { name: '' },
+    check: called,
+    send: ({ name }, act: 'add' | 'rename' | 'remove') => {
       const params = { path: { slot: picked?.name ?? '' } };
       return answer(
         act === 'add'
@@ -25,19 +31,15 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
             : api.DELETE('/api/shop/slots/{slot}', { params }),
       );
     },
-    onSuccess: (shop) => {
+    done: (shop) => {
       client.setQueryData(answers.shop(), shop);
-      client.invalidateQueries({ queryKey: answers.rack() });
-      client.invalidateQueries({ queryKey: answers.counter() });
-      setPicked(undefined);
-      setName('');
+      choose(undefined);
     },
+    leave: () => choose(undefined),
   });
-  const pick = (slot: Slot) => {
-    const again = slot.name === picked?.name;
-    setPicked(again ? undefined : slot);
-    setName(again ? '' : slot.name);
-    write.reset();
+  const choose = (slot?: Slot) => {
+    setPicked(slot);
+    form.forget({ name: slot?.name ?? '' });
   };
   const shelves = [...new Set(slots.map((slot) => slot.shelf))];
   return (
@@ -61,7 +63,7 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
                 px="4px"
                 lineHeight={1.2}
                 disabled={!changeable}
-                onClick={() => pick(slot)}
+                onClick={() => choose(slot.name === picked?.name ? undefined : slot)}
               >
                 <b>{slot.name}</b>
                 <Box fontSize="xs">{slot.tag ?? 'empty'}</Box>
@@ -70,46 +72,34 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
         </Box>
       ))}
       {changeable && (
-        <chakra.form
-          aria-label="A slot"
+        <Form
+          of={form}
+          name="A slot"
+          sends={picked ? 'rename' : 'add'}
+          first={false}
           display="flex"
-          gap="8px"
           alignItems="end"
           mt="10px"
           flexWrap="wrap"
-          onSubmit={(event) => {
-            event.preventDefault();
-            write.mutate(picked ? 'rename' : 'add');
-          }}
         >
           <Box w="180px">
-            <Text
+            <TextIn
+              of={form}
+              at="name"
               label={picked ? `${picked.name} is called` : 'A new slot'}
               compact
               maxLength={12}
-              value={name}
-              onChange={(event) => setName(event.target.value)}
             />
           </Box>
-          <Act
-            look="main"
-            type="submit"
-            disabled={!name.trim() || name.trim() === picked?.name || write.isPending}
-          >
+          <Act look="main" type="submit" disabled={form.value.name.trim() === picked?.name || form.pending}>
             {picked ? 'Rename it' : 'Add it'}
           </Act>
           {picked && (
-            <Act
-              disabled={picked.tag !== undefined || write.isPending}
-              onClick={() => write.mutate('remove')}
-            >
+            <Act disabled={picked.tag !== undefined || form.pending} onClick={() => form.send('remove')}>
               {picked.tag ? `${picked.tag} stands in it` : 'Take it away'}
             </Act>
           )}
-          <Box flexBasis="100%">
-            <Trouble error={write.error} />
-          </Box>
-        </chakra.form>
+        </Form>
       )}
     </Box>
   );

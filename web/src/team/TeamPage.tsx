@@ -1,14 +1,17 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link } from 'react-router';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useMay } from '../api/session';
 import { useTitle } from '../app/useTitle';
+import { Form } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { BackupsPart } from '../keeping/BackupsPart';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
 import { Loaded, Trouble } from '../parts/States';
 import { Ringing } from './Ringing';
 import { Roles } from './Roles';
@@ -74,42 +77,37 @@ function Person({ person, changeable }: { person: Schemas['SignedIn']; changeabl
 }
 
 const NOBODY: Schemas['NewPerson'] = { name: '', password: '', roles: ['BENCH'] };
+const newcomer = z.object({
+  name: said.words('Say who comes'),
+  password: z.string().min(1, 'Give a first password'),
+  roles: z.custom<Schemas['NewPerson']['roles']>(),
+});
 
 function NewPerson() {
-  const client = useQueryClient();
-  const [said, say] = useState(NOBODY);
-  const add = useMutation({
-    mutationFn: () => answer(api.POST('/api/people', { body: said })),
-    onSuccess: () => {
-      say(NOBODY);
-      client.invalidateQueries({ queryKey: answers.people() });
-    },
+  const form = useSending({
+    blank: NOBODY,
+    check: newcomer,
+    send: (body) => answer(api.POST('/api/people', { body })),
+    done: () => form.forget(),
   });
   return (
-    <chakra.form
+    <Form
+      of={form}
+      name="Somebody new"
+      first={false}
       mt="20px"
-      display="grid"
       gridTemplateColumns={{ base: '1fr', md: '1fr 1fr auto' }}
       gap="12px"
       alignItems="end"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add.mutate();
-      }}
     >
-      <Text label="Name" value={said.name} onChange={(e) => say({ ...said, name: e.target.value })} />
-      <Text
-        label="First password"
-        value={said.password}
-        onChange={(e) => say({ ...said, password: e.target.value })}
-      />
-      <Act look="main" type="submit" disabled={add.isPending}>
+      <TextIn of={form} at="name" label="Name" />
+      <TextIn of={form} at="password" label="First password" />
+      <Act look="main" type="submit" disabled={form.pending}>
         Add
       </Act>
       <Box gridColumn="1 / -1">
-        <Roles of="the new one" roles={said.roles} set={(roles) => say({ ...said, roles })} />
-        <Trouble error={add.error} />
+        <Roles of="the new one" roles={form.value.roles} set={(roles) => form.put('roles', roles)} />
       </Box>
-    </chakra.form>
+    </Form>
   );
 }

@@ -1,12 +1,16 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { z } from 'zod';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { answers } from '../api/queries';
+import { Form, Sends } from '../form/Form';
+import { PickIn, TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Pick, Text } from '../parts/Fields';
-import { Empty, Trouble } from '../parts/States';
+import { Empty } from '../parts/States';
 
 type Component = Schemas['ModelComponent'];
 
@@ -70,6 +74,12 @@ export function Components({ sheet }: { sheet: Schemas['ModelSheet'] }) {
   );
 }
 
+const called = z.object({
+  name: said.words('Say what it is called'),
+  aliases: said.listed,
+  inside: z.number(),
+});
+
 function ComponentForm({
   component,
   model,
@@ -81,57 +91,32 @@ function ComponentForm({
   models: Schemas['ModelView'][];
   done: () => void;
 }) {
-  const client = useQueryClient();
-  const [name, setName] = useState(component.name);
-  const [aliases, setAliases] = useState(component.aliases.join(', '));
-  const [inside, setInside] = useState(component.inside ?? 0);
-  const save = useMutation({
-    mutationFn: () =>
+  const form = useSending({
+    blank: { name: component.name, aliases: component.aliases.join(', '), inside: component.inside ?? 0 },
+    check: called,
+    kept: `component ${component.id} ${component.version}`,
+    send: ({ name, aliases, inside }) =>
       answer(
         api.PUT('/api/components/{component}', {
           params: { path: { component: component.id }, header: seen(component.version) },
-          body: {
-            name,
-            aliases: aliases
-              .split(',')
-              .map((one) => one.trim())
-              .filter(Boolean),
-            inside: inside || undefined,
-          },
+          body: { name, aliases, inside: inside || undefined },
         }),
       ),
-    onSuccess: () => {
-      client.invalidateQueries({ queryKey: answers.model(model) });
-      client.invalidateQueries({ queryKey: answers.whole() });
-      done();
-    },
+    done,
+    leave: done,
   });
   return (
-    <chakra.form
-      display="grid"
+    <Form
+      of={form}
+      name={`Component ${component.name}`}
       gap="6px"
       py="8px"
       borderTop="1px solid"
       borderColor="line"
-      aria-label={`Component ${component.name}`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save.mutate();
-      }}
     >
-      <Text label="Name" compact autoFocus value={name} onChange={(event) => setName(event.target.value)} />
-      <Text
-        label="Also called (with commas between)"
-        compact
-        value={aliases}
-        onChange={(event) => setAliases(event.target.value)}
-      />
-      <Pick
-        label="Is a model of its own"
-        compact
-        value={inside}
-        onChange={(event) => setInside(Number(event.target.value))}
-      >
+      <TextIn of={form} at="name" label="Name" compact />
+      <TextIn of={form} at="aliases" label="Also called (with commas between)" compact />
+      <PickIn of={form} at="inside" number label="Is a model of its own" compact>
         <option value={0}>no</option>
         {models
           .filter((view) => view.model.id !== model)
@@ -140,14 +125,8 @@ function ComponentForm({
               {view.model.maker} {view.model.name}
             </option>
           ))}
-      </Pick>
-      <Trouble error={save.error} />
-      <Box display="flex" gap="8px">
-        <Act look="main" type="submit" disabled={save.isPending}>
-          Save it
-        </Act>
-        <Act onClick={done}>Leave it</Act>
-      </Box>
-    </chakra.form>
+      </PickIn>
+      <Sends of={form} go="Save it" />
+    </Form>
   );
 }

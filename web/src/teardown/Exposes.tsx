@@ -53,7 +53,7 @@ export function Exposes({
         border="1px dashed"
         borderColor="edge"
         borderRadius="sm"
-        bg="white"
+        bg="field"
         onChange={(event) => setName(event.target.value)}
         onKeyDown={(event) => {
           if (event.key === 'Enter' && name.trim()) {

@@ -1,16 +1,16 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
-import { answer, api, type Schemas, seen } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useTitle } from '../app/useTitle';
 import { Act, Chip } from '../parts/Buttons';
-import { Pick, Text } from '../parts/Fields';
-import { Empty, Loaded, Trouble } from '../parts/States';
+import { Empty, Loaded } from '../parts/States';
 import { DifferencesPage } from './DifferencesPage';
 import { Notes } from './Notes';
+import { RevisionForm } from './RevisionForm';
 import { WayPage } from './WayPage';
 import { WholePage } from './WholePage';
 
@@ -133,92 +133,5 @@ function ModelOf({
         </Box>
       )}
     </Box>
-  );
-}
-
-function RevisionForm({
-  model,
-  revision,
-  others,
-  done,
-}: {
-  model: number;
-  revision?: Schemas['Revision'];
-  /** those whose notes a new one can start with */
-  others: Schemas['Revision'][];
-  done: () => void;
-}) {
-  const client = useQueryClient();
-  const navigate = useNavigate();
-  const [name, setName] = useState(revision?.name ?? '');
-  const [tellApart, setTellApart] = useState(revision?.tellApart ?? '');
-  const [copyOf, setCopyOf] = useState(others[others.length - 1]?.id ?? 0);
-  const save = useMutation({
-    mutationFn: () =>
-      answer(
-        revision
-          ? api.PUT('/api/revisions/{revision}', {
-              params: { path: { revision: revision.id }, header: seen(revision.version) },
-              body: { name, tellApart, look: revision.look },
-            })
-          : api.POST('/api/models/{model}/revisions', {
-              params: { path: { model } },
-              body: { name, tellApart, copyOf: copyOf || undefined },
-            }),
-      ),
-    onSuccess: (saved) => {
-      client.invalidateQueries({ queryKey: answers.model(model) });
-      client.invalidateQueries({ queryKey: answers.models() });
-      if (!revision) {
-        navigate(`/models/${model}/${saved.id}/notes`);
-      }
-      done();
-    },
-  });
-  return (
-    <chakra.form
-      mt="8px"
-      display="grid"
-      gridTemplateColumns={{ base: '1fr', md: '200px 1fr 200px auto auto' }}
-      gap="10px"
-      alignItems="end"
-      aria-label="Revision"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save.mutate();
-      }}
-    >
-      <Text label="Revision" compact value={name} onChange={(event) => setName(event.target.value)} />
-      <Text
-        label="How to tell it apart from outside"
-        compact
-        value={tellApart}
-        onChange={(event) => setTellApart(event.target.value)}
-      />
-      {!revision && others.length > 0 ? (
-        <Pick
-          label="Starts with the notes of"
-          compact
-          value={copyOf}
-          onChange={(event) => setCopyOf(Number(event.target.value))}
-        >
-          {others.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.name}
-            </option>
-          ))}
-          <option value={0}>none: from nothing</option>
-        </Pick>
-      ) : (
-        <span />
-      )}
-      <Act look="main" type="submit" disabled={save.isPending}>
-        {revision ? 'Save it' : 'Add the revision'}
-      </Act>
-      <Act onClick={done}>Leave it</Act>
-      <Box gridColumn="1 / -1">
-        <Trouble error={save.error} />
-      </Box>
-    </chakra.form>
   );
 }

@@ -1,15 +1,19 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useTitle } from '../app/useTitle';
 import { TakeIn } from '../exchange/TakeIn';
-import { Act, Chip } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { Empty, Loaded, Trouble } from '../parts/States';
+import { Form } from '../form/Form';
+import { ChoiceIn, TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
+import { Act } from '../parts/Buttons';
+import { Empty, Loaded } from '../parts/States';
 
 /** What the shop knows how to open. */
 export default function ModelsPage() {
@@ -85,45 +89,30 @@ function Shelf({ models }: { models: Schemas['ModelView'][] }) {
   );
 }
 
+const model = z.object({
+  maker: z.string(),
+  name: said.words('Say what the model is called'),
+  kind: z.custom<Schemas['ModelSaid']['kind']>(),
+});
+
 function NewModel() {
-  const client = useQueryClient();
   const navigate = useNavigate();
-  const [said, say] = useState<Schemas['ModelSaid']>({ maker: '', name: '', kind: 'CONSOLE' });
-  const add = useMutation({
-    mutationFn: () => answer(api.POST('/api/models', { body: said })),
-    onSuccess: (model) => {
-      client.invalidateQueries({ queryKey: answers.models() });
-      navigate(`/models/${model.id}`);
-    },
+  const form = useSending({
+    blank: { maker: '', name: '', kind: 'CONSOLE' } as Schemas['ModelSaid'],
+    check: model,
+    kept: 'model',
+    send: (body) => answer(api.POST('/api/models', { body })),
+    done: (made) => navigate(`/models/${made.id}`),
   });
   return (
-    <chakra.form
-      display="grid"
-      gap="12px"
-      aria-label="New model"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add.mutate();
-      }}
-    >
+    <Form of={form} name="New model" first={false} gap="12px">
       <chakra.h1>A new model</chakra.h1>
-      <Text
-        label="Maker"
-        value={said.maker}
-        onChange={(event) => say({ ...said, maker: event.target.value })}
-      />
-      <Text label="Name" value={said.name} onChange={(event) => say({ ...said, name: event.target.value })} />
-      <Box display="flex" gap="6px" flexWrap="wrap">
-        {(Object.keys(floor.Kind) as Schemas['ModelSaid']['kind'][]).map((kind) => (
-          <Chip key={kind} on={said.kind === kind} onClick={() => say({ ...said, kind })}>
-            {floor.Kind[kind]}
-          </Chip>
-        ))}
-      </Box>
-      <Trouble error={add.error} />
-      <Act look="main" type="submit" disabled={add.isPending}>
+      <TextIn of={form} at="maker" label="Maker" />
+      <TextIn of={form} at="name" label="Name" />
+      <ChoiceIn of={form} at="kind" label="What sort of thing" words={floor.Kind} />
+      <Act look="main" type="submit" disabled={form.pending}>
         Add the model
       </Act>
-    </chakra.form>
+    </Form>
   );
 }

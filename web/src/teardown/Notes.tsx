@@ -1,15 +1,16 @@
 import { Box } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { WriteOut } from '../exchange/WriteOut';
+import { Form } from '../form/Form';
+import { FoundAgain } from '../form/FoundAgain';
+import { TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { FoundAgain } from '../parts/FoundAgain';
-import { Empty, Loaded, Trouble } from '../parts/States';
-import { useDraft } from '../parts/useDraft';
+import { Empty, Loaded } from '../parts/States';
 import { newId } from './newId';
 import { notesSaved } from './notesSaved';
 import { Proposals } from './Proposals';
@@ -93,36 +94,34 @@ function Meanwhile({
 
 function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas['NotesView'] }) {
   const client = useQueryClient();
-  const draft = useDraft<Mine | undefined>(`notes ${notes.revisionId}`, undefined);
-  const mine = draft.value;
-  const steps = mine?.steps ?? notes.steps;
-  const setSteps = (next: Step[]) =>
-    draft.set((now) => ({
-      base: now?.base ?? notes.steps,
-      number: now?.number ?? notes.number,
-      steps: next,
-    }));
-  const older = mine !== undefined && mine.number !== notes.number;
-  const [chosen, setChosen] = useState(notes.steps[0]?.id);
-  const [why, setWhy] = useState('');
-  const step = steps.find((one) => one.id === chosen);
-  const changed = JSON.stringify(steps) !== JSON.stringify(notes.steps);
-  const save = useMutation({
-    mutationFn: () =>
+  const form = useSending({
+    blank: { mine: undefined, why: '' } as { mine?: Mine; why: string },
+    kept: `notes of ${notes.revisionId}`,
+    send: ({ mine: now, why }) =>
       answer(
         api.PUT('/api/revisions/{revision}/teardown', {
-          params: { path: { revision: notes.revisionId }, header: seen(mine?.number ?? notes.number) },
-          body: { steps, why },
+          params: { path: { revision: notes.revisionId }, header: seen(now?.number ?? notes.number) },
+          body: { steps: now?.steps ?? notes.steps, why },
         }),
       ),
     // Somebody else may have saved: what they wrote is shown beside.
-    onError: () => client.invalidateQueries({ queryKey: answers.notes(notes.revisionId) }),
-    onSuccess: (saved) => {
-      draft.forget();
-      setWhy('');
+    refused: () => client.invalidateQueries({ queryKey: answers.notes(notes.revisionId) }),
+    done: (saved) => {
+      form.forget();
       notesSaved(client, sheet.model.id, saved);
     },
   });
+  const { mine } = form.value;
+  const steps = mine?.steps ?? notes.steps;
+  const setSteps = (next: Step[]) =>
+    form.set(({ mine: now, why }) => ({
+      mine: { base: now?.base ?? notes.steps, number: now?.number ?? notes.number, steps: next },
+      why,
+    }));
+  const older = mine !== undefined && mine.number !== notes.number;
+  const [chosen, setChosen] = useState(notes.steps[0]?.id);
+  const step = steps.find((one) => one.id === chosen);
+  const changed = JSON.stringify(steps) !== JSON.stringify(notes.steps);
   function add() {
     const next = blank(steps);
     setSteps([...steps, next]);
@@ -151,8 +150,8 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
         overflowY="auto"
         maxH={{ lg: 'calc(100vh - 106px)' }}
       >
-        <FoundAgain draft={draft} />
-        {older && <Meanwhile mine={mine} notes={notes} take={draft.set} />}
+        <FoundAgain of={form} />
+        {older && <Meanwhile mine={mine} notes={notes} take={(next) => form.set({ mine: next })} />}
         <Proposals revision={notes.revisionId} />
         {steps.length === 0 && (
           <Empty>
@@ -160,23 +159,26 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
           </Empty>
         )}
         <StepList steps={steps} shapes={notes.shapes} chosen={chosen} choose={setChosen} move={setSteps} />
-        <Box display="flex" gap="8px" mt="10px" alignItems="end">
+        <Form
+          of={form}
+          name="The notes"
+          first={false}
+          found={false}
+          display="flex"
+          flexWrap="wrap"
+          mt="10px"
+          alignItems="end"
+        >
           <Act onClick={add}>Add a step</Act>
           {changed && (
             <>
-              <Text
-                label="Why this change"
-                compact
-                value={why}
-                onChange={(event) => setWhy(event.target.value)}
-              />
-              <Act look="main" disabled={save.isPending || older} onClick={() => save.mutate()}>
-                {save.isPending ? 'Saving…' : 'Save the notes'}
+              <TextIn of={form} at="why" label="Why this change" compact />
+              <Act look="main" type="submit" disabled={form.pending || older}>
+                {form.pending ? 'Saving…' : 'Save the notes'}
               </Act>
             </>
           )}
-        </Box>
-        <Trouble error={save.error} />
+        </Form>
         <Box color="muted" fontSize="sm" mt="8px">
           {notes.number === 0
             ? 'Not saved yet.'

@@ -1,4 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
@@ -36,7 +36,7 @@ export function StepForm({
   const others = steps.filter((one) => one.id !== step.id);
   const groups = [...new Set(others.map((one) => one.insteadOf).filter(Boolean))];
   return (
-    <chakra.form aria-label="Step" onSubmit={(event) => event.preventDefault()}>
+    <Box role="form" aria-label="Step">
       <Row name="What to do">
         <Text
           label="Step"
@@ -210,7 +210,7 @@ export function StepForm({
       <Act look="quiet" color="hazard" onClick={remove}>
         Take this step out of the notes
       </Act>
-    </chakra.form>
+    </Box>
   );
 }
 

@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
+import { SumKept } from '../form/fields';
 import { Chip } from '../parts/Buttons';
 import { Pick, Row, Text } from '../parts/Fields';
-import { SumField } from '../parts/MoneyField';
 
 type Step = Schemas['StepSaid'];
 type Part = { step: Step; set: (part: Partial<Step>) => void };
@@ -66,7 +66,7 @@ export function OtherWays({ step, groups, set }: Part & { groups: string[] }) {
           value={step.insteadOf}
           onChange={(event) => set({ insteadOf: event.target.value })}
         />
-        <SumField
+        <SumKept
           label="Parts it costs"
           compact
           minor={step.partsMinor}

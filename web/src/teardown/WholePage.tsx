@@ -1,11 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { answers } from '../api/queries';
+import { Form } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
-import { Loaded, Trouble } from '../parts/States';
+import { Loaded } from '../parts/States';
 import { Components } from './Components';
 import { notesSaved } from './notesSaved';
 import { CheckRows, LookOverRows, ModeRows, WatchRows } from './OverviewRows';
@@ -47,48 +48,43 @@ export function WholePage({
 }
 
 function Whole({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas['NotesView'] }) {
-  const client = useQueryClient();
-  const [overview, setOverview] = useState(notes.overview);
-  const set = (part: Partial<Overview>) => setOverview({ ...overview, ...part });
-  const changed = JSON.stringify(overview) !== JSON.stringify(notes.overview);
-  const save = useMutation({
-    mutationFn: () =>
+  const form = useSending({
+    blank: { overview: notes.overview },
+    kept: `whole ${notes.revisionId} ${notes.number}`,
+    send: ({ overview }) =>
       answer(
         api.PUT('/api/revisions/{revision}/teardown', {
           params: { path: { revision: notes.revisionId }, header: seen(notes.number) },
           body: { overview, steps: notes.steps, why: 'as a whole' },
         }),
       ),
-    onSuccess: (saved) => notesSaved(client, sheet.model.id, saved),
+    done: (saved) => notesSaved(client, sheet.model.id, saved),
   });
+  const client = useQueryClient();
+  const { overview } = form.value;
+  const set = (part: Partial<Overview>) => form.put('overview', { ...overview, ...part });
+  const changed = JSON.stringify(overview) !== JSON.stringify(notes.overview);
   return (
-    <chakra.form
-      aria-label="As a whole"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save.mutate();
-      }}
-    >
+    <Form of={form} name="As a whole" first={false} gap="0">
       <chakra.h1 mb="6px">Before step one</chakra.h1>
-      <Text
+      <TextIn
+        of={form}
+        at="overview.before"
         label="How the unit must stand before anything is opened"
         compact
         placeholder="drawer out, then unplug"
-        value={overview.before}
-        onChange={(event) => set({ before: event.target.value })}
       />
       <CheckRows checks={overview.checks} steps={notes.steps} set={(checks) => set({ checks })} />
       <WatchRows sheet={sheet} watch={overview.watch} set={(watch) => set({ watch })} />
       <LookOverRows sheet={sheet} watch={overview.lookOver} set={(lookOver) => set({ lookOver })} />
       <ModeRows modes={overview.modes} set={(modes) => set({ modes })} />
-      <Trouble error={save.error} />
       <Box mt="14px" minH="44px">
         {changed && (
-          <Act look="main" type="submit" disabled={save.isPending}>
-            {save.isPending ? 'Saving…' : 'Save it in the notes'}
+          <Act look="main" type="submit" disabled={form.pending}>
+            {form.pending ? 'Saving…' : 'Save it in the notes'}
           </Act>
         )}
       </Box>
-    </chakra.form>
+    </Form>
   );
 }

@@ -15,6 +15,8 @@ import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
 
@@ -113,6 +115,17 @@ class EveryPageIT {
         all.assertAll();
     }
 
+    /** WCAG 2.2 A and AA, as far as axe-core can tell, in each light that a device can be set to. */
+    @ParameterizedTest
+    @ValueSource(strings = {"light", "dark"})
+    void everyAddressIsAccessibleInEachLight(String light) {
+        window.shine(light);
+        for (String address : addresses()) {
+            show(address);
+            window.assertAccessible();
+        }
+    }
+
     /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
     @Test
     void aScanWithNothingFocusedFindsItsUnit() {
@@ -169,7 +182,7 @@ class EveryPageIT {
         for (String address : List.of("/rack", "/checkin", "/drawers", "/patterns", "/gauges/limit")) {
             show(address);
             int pressable = ((Number) page.evaluate("""
-                    () => [...document.querySelectorAll('button:not([disabled]), a[href], input, select, textarea')]
+                    () => [...document.querySelectorAll('button:not([disabled]), a[href], input:not([type=radio]), select, textarea')]
                         .filter((one) => one.offsetParent !== null && one.tabIndex >= 0).length
                     """)).intValue();
             page.evaluate("() => { window.met = new Set(); window.unseen = []; }");

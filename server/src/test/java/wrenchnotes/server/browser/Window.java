@@ -77,11 +77,18 @@ public final class Window implements AutoCloseable {
         page.getByRole(AriaRole.NAVIGATION).waitFor();
     }
 
-    /** Clicks the button that says so, whatever else (such as its key) is printed on it. */
+    /** Clicks the button or the one of several words that says so, whatever else (such as its key) is printed on it. */
     public void click(String words) {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
+                .or(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(words)))
                 .first()
                 .click();
+    }
+
+    /** Shows everything as this device shall show it: "as it is", "dark" or "light". */
+    void shine(String light) {
+        page.evaluate("light => localStorage.setItem('light', light)", light);
+        page.reload();
     }
 
     public void goTo(String room) {

@@ -1,11 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { moment } from '../api/words';
-import { Act } from './Buttons';
-import type { Draft } from './useDraft';
+import { Act } from '../parts/Buttons';
 
 /** Says that what stands in a form was typed before and not sent. */
-export function FoundAgain<T>({ draft }: { draft: Draft<T> }) {
-  if (draft.foundAt === undefined) {
+export function FoundAgain({ of }: { of: { foundAt?: number; forget: () => void } }) {
+  if (of.foundAt === undefined) {
     return null;
   }
   return (
@@ -15,15 +14,15 @@ export function FoundAgain<T>({ draft }: { draft: Draft<T> }) {
       alignItems="center"
       gap="8px"
       bg="tape"
-      color="ink"
+      color="onTape"
       borderRadius="sm"
       px="10px"
       py="4px"
       mb="6px"
       fontSize="sm"
     >
-      <Box flex="1">As you left it, {moment(new Date(draft.foundAt).toISOString())}. It is not sent yet.</Box>
-      <Act minH="34px" onClick={() => draft.forget()}>
+      <Box flex="1">As you left it, {moment(new Date(of.foundAt).toISOString())}. It is not sent yet.</Box>
+      <Act look="onTape" minH="34px" onClick={() => of.forget()}>
         Start anew
       </Act>
     </Box>

@@ -1,0 +1,202 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import {
+  type DefaultValues,
+  type FieldValues,
+  get,
+  type Path,
+  type PathValue,
+  type Resolver,
+  useForm,
+} from 'react-hook-form';
+import { z } from 'zod';
+import { Problem } from '../api/client';
+import { useSession } from '../api/session';
+import { keep } from './keep';
+
+// The page's content policy allows no code made at run time, not even as a try.
+z.config({ jitless: true });
+
+/** What the fields of a form need of it. */
+export type Fields<In extends FieldValues> = {
+  /** what is typed now */
+  value: In;
+  put: <P extends Path<In>>(at: P, value: PathValue<In, P>) => void;
+  /** what is wrong with one field, as found here or by the server; the field is bound by asking */
+  problem: (at: Path<In>) => string | undefined;
+};
+
+export type Sending<In extends FieldValues, As = void> = Fields<In> & {
+  /** changes some of it, or makes all of it anew of what is there now */
+  set: (part: Partial<In> | ((now: In) => In)) => void;
+  send: (as: As) => void;
+  /** leaves the form; what was typed and is not kept is asked about first */
+  leave: () => void;
+  asks: boolean;
+  goOn: () => void;
+  throwAway: () => void;
+  pending: boolean;
+  sent: boolean;
+  /** what no field could say */
+  error: unknown;
+  /** when it was typed, if it was found here and not typed since the form was opened */
+  foundAt?: number;
+  /** it was sent elsewhere, or is thrown away */
+  forget: (then?: In) => void;
+};
+
+type Asked<In extends FieldValues, Out, As, Answer> = {
+  /** what nothing typed is */
+  blank: In;
+  /** what is sent of what is typed, and what each field says that cannot be sent; without it all goes as it is */
+  check?: z.ZodType<Out, In>;
+  /** the name under which what is typed is kept in this browser until it is sent; without it leaving asks */
+  kept?: string;
+  send: (said: Out, as: As) => Promise<Answer>;
+  /** every query is asked anew before this is called */
+  done?: (answer: Answer, as: As) => void;
+  refused?: (problem: unknown) => void;
+  leave?: () => void;
+};
+
+/** All of what is typed goes as it is. */
+const asItIs = (values: unknown) => ({ values, errors: {} });
+
+/** The path of a field, as the server names it: what corrects something has it one deeper. */
+function bound(field: string, all: Set<string>): string | undefined {
+  return [field, field.replace(/^instead\./, '')].find((one) => all.has(one));
+}
+
+/**
+ * One form: what is typed, checked and kept until it is sent, and what the server said of each field of it.
+ *
+ * What is typed is there again after a reload, a crash or a sign-out, for whoever typed it.
+ */
+export function useSending<In extends FieldValues, Out = In, As = void, Answer = unknown>({
+  blank,
+  check,
+  kept,
+  send,
+  done,
+  refused,
+  leave,
+}: Asked<In, Out, As, Answer>): Sending<In, As> {
+  const client = useQueryClient();
+  const person = useSession().data?.person?.name;
+  const key = kept === undefined ? undefined : `draft ${person ?? ''} ${kept}`;
+  const first = useRef(blank);
+  const fields = useRef(new Set<string>());
+  const touched = useRef(false);
+  const [foundAt, setFoundAt] = useState<number>();
+  const [asks, setAsks] = useState(false);
+  const form = useForm<In, unknown, Out>({
+    defaultValues: blank as DefaultValues<In>,
+    resolver: (check ? zodResolver(check as never) : asItIs) as unknown as Resolver<In, unknown, Out>,
+  });
+  const value = form.watch();
+  const { errors } = form.formState;
+
+  useEffect(() => {
+    touched.current = false;
+    if (key !== undefined) {
+      keep.find<In>(key).then((found) => {
+        if (found && !touched.current) {
+          form.reset(found.value, { keepDefaultValues: true });
+          setFoundAt(found.at);
+        }
+      });
+    }
+  }, [key, form]);
+
+  const typed = useCallback(() => {
+    touched.current = true;
+    setFoundAt(undefined);
+    if (key !== undefined) {
+      const now = form.getValues();
+      JSON.stringify(now) === JSON.stringify(first.current) ? keep.drop(key) : keep.put(key, now);
+    }
+  }, [key, form]);
+
+  const forget = useCallback(
+    (then?: In) => {
+      form.reset(then ?? first.current);
+      typed();
+    },
+    [form, typed],
+  );
+
+  const write = useMutation({
+    mutationFn: ({ said, as }: { said: Out; as: As }) => send(said, as),
+    onSuccess: (answer, { as }) => {
+      if (key !== undefined) {
+        keep.drop(key);
+      }
+      client.invalidateQueries();
+      done?.(answer, as);
+    },
+    onError: (problem) => {
+      refused?.(problem);
+      for (const { field, message } of problem instanceof Problem ? problem.fields : []) {
+        const at = bound(field, fields.current);
+        if (at) {
+          form.setError(at as Path<In>, { message });
+        }
+      }
+    },
+  });
+  const unplaced =
+    write.error instanceof Problem
+      ? write.error.fields.filter((one) => !bound(one.field, fields.current))
+      : [];
+  const allPlaced = write.error instanceof Problem && write.error.fields.length > 0 && unplaced.length === 0;
+
+  const dirty = JSON.stringify(value) !== JSON.stringify(first.current);
+  useEffect(() => {
+    if (!dirty || key !== undefined || write.isPending || write.isSuccess) {
+      return;
+    }
+    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', stay);
+    return () => window.removeEventListener('beforeunload', stay);
+  }, [dirty, key, write.isPending, write.isSuccess]);
+
+  return {
+    value,
+    put: (at, next) => {
+      form.setValue(at, next, { shouldDirty: true });
+      form.clearErrors(at);
+      typed();
+    },
+    problem: (at) => {
+      fields.current.add(at);
+      return (get(errors, at) as { message?: string } | undefined)?.message;
+    },
+    set: (part) => {
+      const now = form.getValues();
+      form.reset(typeof part === 'function' ? part(now) : { ...now, ...part }, {
+        keepDefaultValues: true,
+        keepErrors: true,
+      });
+      typed();
+    },
+    send: (as) => {
+      if (!write.isPending) {
+        form.handleSubmit((said) => write.mutate({ said, as }))();
+      }
+    },
+    leave: () => (dirty && key === undefined ? setAsks(true) : leave?.()),
+    asks,
+    goOn: () => setAsks(false),
+    throwAway: () => {
+      setAsks(false);
+      forget();
+      leave?.();
+    },
+    pending: write.isPending,
+    sent: write.isSuccess,
+    error: allPlaced ? undefined : write.error,
+    foundAt,
+    forget,
+  };
+}

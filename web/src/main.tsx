@@ -27,7 +27,6 @@ const LotsPage = lazy(() => import('./money/LotsPage'));
 const JobPage = lazy(() => import('./job/JobPage'));
 const BenchRoom = lazy(() => import('./bench/BenchRoom'));
 const BenchPage = lazy(() => import('./bench/BenchPage'));
-const PaperMatPage = lazy(() => import('./bench/PaperMatPage'));
 const ModelsPage = lazy(() => import('./teardown/ModelsPage'));
 const ModelPage = lazy(() => import('./teardown/ModelPage'));
 const DrawersPage = lazy(() => import('./drawer/DrawersPage'));
@@ -75,7 +74,6 @@ function App() {
               <Route path="/jobs/:job" element={<JobPage />} />
               <Route path="/bench" element={<BenchRoom />} />
               <Route path="/bench/:job" element={<BenchPage />} />
-              <Route path="/bench/:job/mat" element={<PaperMatPage />} />
               <Route path="/models" element={<ModelsPage />} />
               <Route path="/models/:model" element={<ModelPage />} />
               <Route path="/models/:model/:revision" element={<ModelPage />} />

@@ -3,10 +3,12 @@ import type { Schemas } from './client';
 /** How this shop writes dates, times and sums. Set when the session answers, before anything of the shop is drawn. */
 let zone: string | undefined;
 let locale = 'en-GB';
+let order: Schemas['ShopSettings']['dates'] = 'DAY_FIRST';
 
-export function writeAs({ zone: where, decimal }: Schemas['ShopSettings']) {
+export function writeAs({ zone: where, decimal, dates }: Schemas['ShopSettings']) {
   zone = where;
   locale = decimal === 'COMMA' ? 'de-DE' : 'en-GB';
+  order = dates;
 }
 
 /** For numbers and sums: words stay English. */
@@ -14,23 +16,32 @@ export function numberLocale(): string {
   return locale;
 }
 
-export function day(iso: string): string {
-  return new Date(iso).toLocaleDateString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone: zone,
-  });
+/** A number with the shop's decimal mark, without groups of thousands. */
+export function figure(value: number, places = 20): string {
+  return value.toLocaleString(locale, { useGrouping: false, maximumFractionDigits: places });
 }
 
+/** Words made elsewhere, with their figures as the shop writes them. As core.shop.DecimalMark. */
+export function figures(words: string): string {
+  return locale === 'de-DE' ? words.replace(/(?<=\d)\.(?=\d)/g, ',') : words;
+}
+
+const DAY = { day: 'numeric', month: 'short' } as const;
+const CLOCK = { hour: '2-digit', minute: '2-digit', hour12: false } as const;
+const WORDS = { DAY_FIRST: 'en-GB', MONTH_FIRST: 'en-US' } as const;
+
+/** "26 Nov 2026", "Nov 26, 2026" or "2026-11-26". */
+export function day(iso: string): string {
+  return order === 'YEAR_FIRST'
+    ? dayForField(iso)
+    : new Date(iso).toLocaleDateString(WORDS[order], { ...DAY, year: 'numeric', timeZone: zone });
+}
+
+/** "26 Nov, 14:05", "Nov 26, 14:05" or "11-26, 14:05". */
 export function moment(iso: string): string {
-  return new Date(iso).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: zone,
-  });
+  return order === 'YEAR_FIRST'
+    ? wallClock(Date.parse(iso)).slice(5).replace('T', ', ')
+    : new Date(iso).toLocaleString(WORDS[order], { ...DAY, ...CLOCK, timeZone: zone });
 }
 
 /** The day of a moment where the shop is, as a date field wants it; empty if there is none. */

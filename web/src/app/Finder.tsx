@@ -80,7 +80,8 @@ export function Finder({ dark }: { dark: boolean }) {
       selectionBehavior="preserve"
       positioning={{ placement: 'bottom-end', sameWidth: false }}
       ml="auto"
-      w={{ base: '100%', md: '180px', lg: '200px', xl: '300px' }}
+      flex={{ base: '1', md: 'none' }}
+      w={{ base: 'auto', md: '180px', lg: '200px', xl: '300px' }}
     >
       <Combobox.Control>
         <Combobox.Input

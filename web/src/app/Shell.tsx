@@ -40,16 +40,28 @@ export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
         alignItems="center"
         gap="2px"
         minH="48px"
-        px="16px"
-        py="6px"
+        px={{ base: '8px', md: '16px' }}
+        py={{ base: '2px', md: '6px' }}
         flexWrap="wrap"
         borderBottom="1px solid"
         borderColor={dark ? 'matGrid' : 'line'}
         bg={dark ? 'matDeep' : 'card'}
         color={dark ? 'bone' : 'ink'}
       >
-        <chakra.b mr="14px">Wrench Notes</chakra.b>
-        <chakra.nav aria-label="Rooms" display="flex" gap="2px" flexWrap="wrap">
+        <chakra.b mr="14px" display={{ base: 'none', md: 'inline' }}>
+          Wrench Notes
+        </chakra.b>
+        {/* On a phone the rooms are one line that a finger pushes along. */}
+        <chakra.nav
+          aria-label="Rooms"
+          display="flex"
+          gap="2px"
+          flexWrap={{ base: 'nowrap', md: 'wrap' }}
+          overflowX={{ base: 'auto', md: 'visible' }}
+          w={{ base: '100%', md: 'auto' }}
+          whiteSpace="nowrap"
+          css={{ scrollbarWidth: 'none' }}
+        >
           {ROOMS.map(([to, name]) => (
             <NavLink key={to} to={to}>
               {({ isActive }) => (

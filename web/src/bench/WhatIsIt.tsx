@@ -28,8 +28,8 @@ type Seen = {
 };
 const SEEN: Seen = { lengthMm: '', diameterMm: '', threads: '', overMm: '' };
 const measured = z.object({
-  head: z.custom<Head | undefined>(),
-  finish: z.custom<Finish | undefined>(),
+  head: z.custom<Head>().optional(),
+  finish: z.custom<Finish>().optional(),
   lengthMm: said.quantityIfAny('mm'),
   diameterMm: said.quantityIfAny('mm'),
   threads: said.quantityIfAny(''),

@@ -27,11 +27,6 @@ export function heaps(steps: Step[], coming?: Step, pressed?: Press): Heap[] {
   return ghost && ghost.lying.length > 0 ? [...lying, ghost] : lying;
 }
 
-/** All that these steps take off, as the notes have it. */
-export function whole(steps: Step[]): Heap[] {
-  return steps.map((step) => heap(step, (thing) => thing.count, false)).filter((one) => one.lying.length > 0);
-}
-
 function heap(step: Step, count: (thing: Thing) => number, ghost: boolean): Heap {
   const lying: Lying[] = step.things
     .map((thing) => ({ thing, count: count(thing) }))

@@ -70,7 +70,7 @@ export function moreKeys({
     bench.way.steps.length > 0 && {
       key: 'G',
       words: 'paper mat',
-      act: () => window.open(`/bench/${bench.unit.jobId}/mat`, '_blank', 'noopener'),
+      act: () => window.open(`/api/jobs/${bench.unit.jobId}/papers/mat.pdf`, '_blank', 'noopener'),
       off: false,
       small: true,
     },

@@ -224,6 +224,7 @@ function Seen({ job, evidence, here }: { job: number; evidence: Schemas['Evidenc
       ))}
       {evidence.tries.map((row) => (
         <TriesTable
+          job={job}
           key={row.id}
           grid={row.grid}
           strike={here ? () => strike.mutate({ tries: row.id }) : undefined}

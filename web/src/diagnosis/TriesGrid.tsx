@@ -4,6 +4,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { useJobWrite } from '../api/useJobWrite';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
+import { TableBar } from '../parts/TableBar';
 import { useModel } from '../teardown/useModel';
 
 type Grid = Schemas['CrossedTries'];
@@ -149,7 +150,7 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
 }
 
 /** Tries as they were entered. */
-export function TriesTable({ grid, strike }: { grid: Grid; strike?: () => void }) {
+export function TriesTable({ job, grid, strike }: { job: number; grid: Grid; strike?: () => void }) {
   return (
     <Box borderTop="1px solid" borderColor="line" py="4px">
       <chakra.table fontSize="sm" aria-label="Crossed tries">
@@ -181,6 +182,7 @@ export function TriesTable({ grid, strike }: { grid: Grid; strike?: () => void }
           ))}
         </tbody>
       </chakra.table>
+      <TableBar path={`/api/jobs/${job}/tries/table.csv`} />
       {strike && (
         <Act look="quiet" minH="28px" onClick={strike}>
           strike these tries

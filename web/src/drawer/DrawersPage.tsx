@@ -13,6 +13,7 @@ import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Empty, Loaded } from '../parts/States';
+import { TableBar } from '../parts/TableBar';
 import { money, plainSum } from '../typed/sum';
 
 type Part = Schemas['Part'];
@@ -71,6 +72,7 @@ function Parts({ parts, chosen, choose }: { parts: Part[]; chosen?: number; choo
           />
         </Box>
         <Act onClick={() => choose(undefined)}>A new part</Act>
+        <TableBar path="/api/parts/table.csv" />
       </Box>
       <chakra.table
         w="100%"

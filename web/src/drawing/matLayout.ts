@@ -28,8 +28,8 @@ const SCALES = [6.5, 6, 5, 4.2, 3.4, 2.8];
  * Lays every heap into a cell, all to one scale, filling each row in counting order: in as many columns as let the scale be
  * largest.
  */
-export function layOut(heaps: Heap[], height: number, width = MAT_WIDTH, columns = COLUMNS): Layout {
-  const tried = columns.map((n) => largest(heaps, height, width, n));
+export function layOut(heaps: Heap[], height: number): Layout {
+  const tried = COLUMNS.map((n) => largest(heaps, height, MAT_WIDTH, n));
   const best = tried.reduce((one, other) => (fits(other, height) > fits(one, height) ? other : one));
   return { ...best, height: Math.max(best.height, height) };
 }

@@ -1,4 +1,6 @@
+import { figure } from '../api/shopWide';
+
 /** Short enough for a drawing. */
 export function short(value: number, digits = 3): string {
-  return Number(value.toPrecision(digits)).toString();
+  return figure(Number(value.toPrecision(digits)));
 }

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 
 const FORMATS = [
   ['json', 'JSON, to be taken in elsewhere'],
+  ['pdf', 'paper, with drawings'],
   ['md', 'Markdown, to be read'],
   ['jsonld', 'HowTo, for other software'],
 ] as const;

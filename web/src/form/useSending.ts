@@ -68,6 +68,24 @@ function bound(field: string, all: Set<string>): string | undefined {
   return [field, field.replace(/^instead\./, '')].find((one) => all.has(one));
 }
 
+/** What is wrong with something that no field shows: it is told all the same. */
+function unbound(wrong: object, all: Set<string>): Problem | undefined {
+  const words = messages(wrong)
+    .filter(([at]) => !bound(at, all))
+    .map(([at, message]) => `${at}: ${message}`);
+  return words.length > 0 ? new Problem(0, words.join('. '), words, []) : undefined;
+}
+
+function messages(wrong: object, under = ''): [string, string][] {
+  return Object.entries(wrong).flatMap(([name, one]): [string, string][] =>
+    typeof one?.message === 'string'
+      ? [[under + name, one.message]]
+      : one !== null && typeof one === 'object' && name !== 'ref'
+        ? messages(one, `${under}${name}.`)
+        : [],
+  );
+}
+
 /**
  * One form: what is typed, checked and kept until it is sent, and what the server said of each field of it.
  *
@@ -90,6 +108,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const touched = useRef(false);
   const [foundAt, setFoundAt] = useState<number>();
   const [asks, setAsks] = useState(false);
+  const [homeless, setHomeless] = useState<Problem>();
   const form = useForm<In, unknown, Out>({
     defaultValues: blank as DefaultValues<In>,
     resolver: (check ? zodResolver(check as never) : asItIs) as unknown as Resolver<In, unknown, Out>,
@@ -182,7 +201,11 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
     },
     send: (as) => {
       if (!write.isPending) {
-        form.handleSubmit((said) => write.mutate({ said, as }))();
+        setHomeless(undefined);
+        form.handleSubmit(
+          (said) => write.mutate({ said, as }),
+          (wrong) => setHomeless(unbound(wrong, fields.current)),
+        )();
       }
     },
     leave: () => (dirty && key === undefined ? setAsks(true) : leave?.()),
@@ -195,7 +218,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
     },
     pending: write.isPending,
     sent: write.isSuccess,
-    error: allPlaced ? undefined : write.error,
+    error: homeless ?? (allPlaced ? undefined : write.error),
     foundAt,
     forget,
   };

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { figures } from '../api/shopWide';
 import { Act } from '../parts/Buttons';
 
 /** Longer ones are folded to what is lit, where room is scarce. */
@@ -53,12 +54,12 @@ export function BesideTable({ table, folded = false }: { table: Schemas['BesideT
                   bg={at === table.good ? 'goodPaper' : cell.differs ? 'differs' : undefined}
                   fontWeight={cell.differs ? 700 : 400}
                 >
-                  {cell.words || '·'}
+                  {figures(cell.words) || '·'}
                   {cell.differs && ' ≠'}
                   {cell.limits && at === row.cells.length - 1 && (
                     <chakra.span color="muted" fontWeight={400} fontSize="xs">
                       {' '}
-                      ({cell.limits})
+                      ({figures(cell.limits)})
                     </chakra.span>
                   )}
                   {cell.verdict === 'BAD' && (

@@ -3,6 +3,7 @@ import { keepPreviousData, type UseQueryResult, useQuery } from '@tanstack/react
 import { type ReactNode, useRef, useState } from 'react';
 import { Problem, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
+import { figures } from '../api/shopWide';
 import { day } from '../api/words';
 import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
@@ -153,7 +154,7 @@ export function Reasons({ reasons }: { reasons: string[] }) {
   return (
     <chakra.ul pl="18px" m={0} fontSize="sm">
       {reasons.map((reason) => (
-        <li key={reason}>{reason}</li>
+        <li key={reason}>{figures(reason)}</li>
       ))}
     </chakra.ul>
   );

@@ -2,10 +2,12 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { figures } from '../api/shopWide';
 import { moment } from '../api/words';
 import { WhyForm } from '../form/WhyForm';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
+import { TableBar } from '../parts/TableBar';
 import { BesideTable } from './BesideTable';
 import { useMeasured } from './KeepBar';
 
@@ -20,7 +22,10 @@ export function Measured({ job, here }: { job: number; here: boolean }) {
   const { rows, compared } = measured.data;
   return (
     <Box mb="12px">
-      <chakra.h2>Measured</chakra.h2>
+      <Box display="flex" justifyContent="space-between" alignItems="center">
+        <chakra.h2>Measured</chakra.h2>
+        <TableBar path={`/api/jobs/${job}/measurements/table.csv`} />
+      </Box>
       {compared.map(({ gauge, place, table }) => (
         <Box key={`${gauge} ${place}`} role="group" aria-label={`${gauge} ${place}`} mb="6px">
           <Box fontWeight={700} fontSize="sm">
@@ -49,7 +54,7 @@ function One({ row, here }: { row: Row; here: boolean }) {
           textDecoration={struck ? 'line-through' : undefined}
           color={struck ? 'muted' : undefined}
         >
-          {row.goodUnit ? 'On a good unit' : row.stage}: {row.words}{' '}
+          {row.goodUnit ? 'On a good unit' : row.stage}: {figures(row.words)}{' '}
           <chakra.span color="muted" fontSize="xs">
             {row.by}, {moment(row.at)}
             {row.instrument && `, with ${row.instrument}`}

@@ -167,7 +167,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
         )}
         <Trouble error={handOver.error} />
         {!gone && <DoingForm sheet={sheet} doing={doing} done={done} />}
-        <Story lines={sheet.story} longer={sheet.storyIsLonger} gone={gone} />
+        <Story job={sheet.job.id} lines={sheet.story} longer={sheet.storyIsLonger} gone={gone} />
       </Box>
       <Box p="14px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
         <Facts sheet={sheet} change={gone ? undefined : setDoing} />

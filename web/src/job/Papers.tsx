@@ -11,6 +11,7 @@ const PAPERS = [
   ['SLIP', 'slip', 'Slip'],
   ['TAG', 'tag', 'Tag'],
   ['LEAVING', 'leaving', 'Leaving paper'],
+  ['MAT', 'mat', 'Mat'],
 ] as const;
 
 const PLACES = Array.from({ length: 24 }, (_, n) => n + 1);

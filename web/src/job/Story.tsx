@@ -2,13 +2,27 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { moment } from '../api/words';
 import { Empty } from '../parts/States';
+import { TableBar } from '../parts/TableBar';
 import { TakeBack } from './TakeBack';
 
 /** Everything that happened on this stay, newest first. What was corrected stays, struck through. */
-export function Story({ lines, longer, gone }: { lines: Schemas['Line'][]; longer: boolean; gone: boolean }) {
+export function Story({
+  job,
+  lines,
+  longer,
+  gone,
+}: {
+  job: number;
+  lines: Schemas['Line'][];
+  longer: boolean;
+  gone: boolean;
+}) {
   return (
     <Box mt="6px">
-      <chakra.h2 mb="2px">The story so far</chakra.h2>
+      <Box display="flex" justifyContent="space-between" alignItems="center" mb="2px">
+        <chakra.h2>The story so far</chakra.h2>
+        <TableBar path={`/api/jobs/${job}/story/table.csv`} />
+      </Box>
       {lines.map((line) => (
         <Box
           key={line.id}
@@ -50,7 +64,7 @@ export function Story({ lines, longer, gone }: { lines: Schemas['Line'][]; longe
           </Box>
         </Box>
       ))}
-      {longer && <Empty>The newest 200 lines. The rest is in the journal.</Empty>}
+      {longer && <Empty>The newest 200 lines. The table that is saved has all of them.</Empty>}
     </Box>
   );
 }

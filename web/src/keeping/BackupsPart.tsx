@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
+import { figure } from '../api/shopWide';
 import { moment } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Empty, Loaded, Trouble } from '../parts/States';
@@ -100,7 +101,7 @@ function Made({ one }: { one: Schemas['BackupMade'] }) {
       maxW="720px"
     >
       <span>{moment(one.at)}</span>
-      <chakra.span fontFamily="mono">{(one.bytes / 1_000_000).toFixed(1)} MB</chakra.span>
+      <chakra.span fontFamily="mono">{figure(one.bytes / 1_000_000, 1)} MB</chakra.span>
       <span>{one.pictures === 1 ? '1 picture' : `${one.pictures} pictures`}</span>
       <chakra.span fontFamily="mono" color="muted">
         {one.name}

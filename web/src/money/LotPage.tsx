@@ -8,6 +8,7 @@ import { behindWords, day, faultWords } from '../api/words';
 import { useTitle } from '../app/useTitle';
 import { OddsBar } from '../drawing/OddsBar';
 import { Empty, Loaded } from '../parts/States';
+import { TableBar } from '../parts/TableBar';
 import { Tag } from '../parts/Tag';
 import { Decide } from './Decide';
 import { WorthBars } from './WorthBars';
@@ -38,6 +39,7 @@ export default function LotPage() {
               </Empty>
             )}
             <Units units={now.units} />
+            {now.units.length > 0 && <TableBar path={`/api/lots/${lot}/table.csv`} />}
           </>
         )}
       </Loaded>

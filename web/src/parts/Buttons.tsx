@@ -68,7 +68,7 @@ export function KeyCap({ name }: { name: string }) {
       border="1px solid currentColor"
       borderRadius="sm"
       px="5px"
-      opacity={0.8}
+      opacity={0.9}
       aria-hidden="true"
     >
       {name}

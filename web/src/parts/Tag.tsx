@@ -16,6 +16,7 @@ export function Tag({
   const strip = (
     <chakra.span
       display="inline-block"
+      justifySelf="start"
       bg="tape"
       color="onTape"
       fontFamily="mono"

@@ -9,6 +9,7 @@ import { IntervalBar, JobSquares, percent } from '../drawing/IntervalBar';
 import { Chip } from '../parts/Buttons';
 import { Pick } from '../parts/Fields';
 import { Empty, Loaded } from '../parts/States';
+import { TableBar } from '../parts/TableBar';
 
 type Fault = Schemas['FaultPattern'];
 const SPANS = [3, 6, 18, 60] as const;
@@ -113,7 +114,7 @@ function PatternsOf({
         tabIndex={0}
       >
         {fault && <WhatWasDone fault={fault} />}
-        {faults.length > 0 && <Table faults={faults} />}
+        {faults.length > 0 && <Table faults={faults} months={months} />}
       </Box>
     </Box>
   );
@@ -211,10 +212,13 @@ function WhatWasDone({ fault }: { fault: Fault }) {
   );
 }
 
-function Table({ faults }: { faults: Fault[] }) {
+function Table({ faults, months }: { faults: Fault[]; months: number }) {
   return (
     <>
-      <chakra.h2>All of them in numbers</chakra.h2>
+      <Box display="flex" justifyContent="space-between" alignItems="center">
+        <chakra.h2>All of them in numbers</chakra.h2>
+        <TableBar path={`/api/patterns/table.csv?months=${months}`} />
+      </Box>
       <chakra.table
         w="100%"
         fontSize="sm"

@@ -10,6 +10,7 @@ import { useTitle } from '../app/useTitle';
 import { RackDrawing } from '../drawing/RackDrawing';
 import { Act } from '../parts/Buttons';
 import { Empty, Loaded } from '../parts/States';
+import { TableBar } from '../parts/TableBar';
 import { Tag } from '../parts/Tag';
 
 type Row = Schemas['RackRow'];
@@ -86,6 +87,7 @@ function RackOf({ rack }: { rack: Schemas['Rack'] }) {
         {rack.ready.map((row) => (
           <ReadyRow key={row.jobId} row={row} go={go} />
         ))}
+        {all.length > 0 && <TableBar path="/api/rack/table.csv" />}
       </Box>
       <Box p="16px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
         <Heading title="The rack" aside={`${taken} of ${rack.slots.length} slots taken`} />

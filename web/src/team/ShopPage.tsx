@@ -114,7 +114,8 @@ function SettingsForm({ shop, changeable }: { shop: Schemas['ShopView']; changea
             />
           </Box>
         </Row>
-        <Row name="Clock">
+        <Row name="Days, clock">
+          <ChoiceIn of={form} at="dates" label="Days are written" words={floor.DateOrder} off={!changeable} />
           <TextIn of={form} at="zone" label="Time zone" compact list="zones" />
           <datalist id="zones">
             {Intl.supportedValuesOf('timeZone').map((zone) => (

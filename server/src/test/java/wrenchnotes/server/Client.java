@@ -70,9 +70,18 @@ public final class Client {
         return new String(bytes(path), StandardCharsets.UTF_8);
     }
 
+    /** @param accept the kind of text that is asked for */
+    public String text(String path, String accept) {
+        return new String(bytes(request(path).header("Accept", accept)), StandardCharsets.UTF_8);
+    }
+
     public byte[] bytes(String path) {
+        return bytes(request(path));
+    }
+
+    private byte[] bytes(HttpRequest.Builder request) {
         try {
-            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray())
+            return http.send(request.GET().build(), HttpResponse.BodyHandlers.ofByteArray())
                     .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

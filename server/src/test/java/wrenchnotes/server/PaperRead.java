@@ -71,6 +71,26 @@ final class PaperRead {
         });
     }
 
+    /** The longest level line of ink on the first page, in mm. */
+    static double longestLineMm(byte[] pdf) {
+        return of(pdf, paper -> {
+            try {
+                BufferedImage page = new PDFRenderer(paper).renderImageWithDPI(0, 254);
+                int longest = 0;
+                for (int y = 0; y < page.getHeight(); y++) {
+                    int run = 0;
+                    for (int x = 0; x < page.getWidth(); x++) {
+                        run = (page.getRGB(x, y) & 0xff) < 160 ? run + 1 : 0;
+                        longest = Math.max(longest, run);
+                    }
+                }
+                return longest / 10.0;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+
     /** Its pages, how wide and high the first is in mm, and how it asks to be printed. */
     static String form(byte[] pdf) {
         return of(pdf, paper -> "%d page, %d × %d mm, scaling %s"

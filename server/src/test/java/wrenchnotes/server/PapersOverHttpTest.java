@@ -5,6 +5,7 @@ import static wrenchnotes.server.Client.body;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
@@ -141,5 +142,42 @@ class PapersOverHttpTest {
                 .contains("fixed with a remark. a little loud")
                 .contains("Goes back with it: remote")
                 .contains("Smells burnt");
+    }
+
+    /** Its ruler is as long as it says, and everything that comes off has its place. */
+    @Test
+    void theMatIsPrintedAtItsTrueSize() {
+        long job = takenInFor("Harbour choir", "sings no more");
+        byte[] mat = paper(job, "mat.pdf");
+        assertThat(PaperRead.form(mat)).isEqualTo("1 page, 297 × 210 mm, scaling None");
+        assertThat(PaperRead.text(mat))
+                .contains(tag(job), "1 case", "4 × case", "2 motor lead + 1", "1 × motor lead", "1 × thrust washer")
+                .contains("50 mm long if this was printed to scale");
+        // The frame of a cell is the longest level line: a third of the page less margins and gutters, and less its
+        // round corners.
+        double cell = (297 - 2 * 10 - 2 * 4) / 3.0;
+        assertThat(PaperRead.longestLineMm(mat)).isBetween(cell - 2.4, cell);
+    }
+
+    /** Cautions come before what hands do, and what comes off is drawn. */
+    @Test
+    void theTeardownSheetTellsEachStep() {
+        List<Map<String, Object>> steps = new ArrayList<>(shop.steps());
+        steps.get(0).put("caution", "Καυτό: let it cool");
+        steps.get(0).put("how", "Turn it over first");
+        assertThat(client.put("/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", steps, "why", ""))
+                        .status())
+                .isEqualTo(200);
+        byte[] sheet = client.bytes("/api/revisions/" + shop.revision + "/export.pdf");
+        assertThat(PaperRead.form(sheet)).isEqualTo("1 page, 210 × 297 mm, scaling None");
+        String text = PaperRead.text(sheet);
+        assertThat(text)
+                .contains(
+                        "1. Lid off",
+                        "Mind: Καυτό: let it cool",
+                        "Turn it over first",
+                        "case: 4 cross PH1, 2.9 × 12 mm")
+                .contains("2. Deck out", "Needs first: Lid off", "1 × motor lead", "Exposes: belt");
+        assertThat(text.indexOf("Καυτό")).isLessThan(text.indexOf("Turn it over first"));
     }
 }

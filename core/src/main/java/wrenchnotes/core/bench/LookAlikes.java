@@ -1,11 +1,13 @@
 package wrenchnotes.core.bench;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.teardown.ThreadForm;
+import wrenchnotes.core.typed.Figures;
 
 /**
  * Groups of fasteners that are easily swapped: alike to the eye, and different in length or thread. Pointed out before the
@@ -70,6 +72,6 @@ public final class LookAlikes {
     }
 
     private static String number(double mm) {
-        return mm == Math.rint(mm) ? String.valueOf((long) mm) : String.valueOf(mm);
+        return Figures.of(BigDecimal.valueOf(mm));
     }
 }

@@ -2,8 +2,8 @@ package wrenchnotes.core.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -77,7 +77,6 @@ public record ElectricalCheck(
     }
 
     private static String plain(double value) {
-        String text = String.format(Locale.ROOT, "%.3f", value);
-        return text.replaceAll("\\.?0+$", "");
+        return Figures.rounded(value, 3);
     }
 }

@@ -1,13 +1,12 @@
 package wrenchnotes.core.gauge;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.statistics.descriptive.DoubleStatistics;
 import org.apache.commons.statistics.descriptive.Statistic;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -112,9 +111,6 @@ public final class LimitGauge {
     }
 
     static String number(double value) {
-        return BigDecimal.valueOf(value)
-                .round(new MathContext(4))
-                .stripTrailingZeros()
-                .toPlainString();
+        return Figures.of(value, 4);
     }
 }

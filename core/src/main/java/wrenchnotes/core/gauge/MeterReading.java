@@ -5,6 +5,7 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Invalid;
 
 /**
@@ -73,9 +74,7 @@ public record MeterReading(MeterFunction function, Optional<Double> value, Strin
                 .orElse(PREFIXES.get(PREFIXES.size() - 1));
         BigDecimal scaled = value.scaleByPowerOfTen(-prefix.exponent());
         int after = Math.max(0, PLACES - (scaled.precision() - scaled.scale()));
-        String number = scaled.setScale(Math.min(after, 6), RoundingMode.HALF_EVEN)
-                .stripTrailingZeros()
-                .toPlainString();
+        String number = Figures.of(scaled.setScale(Math.min(after, 6), RoundingMode.HALF_EVEN));
         return number + " " + prefix.letter() + unit;
     }
 }

@@ -28,7 +28,11 @@ public record Job(
         Optional<Loan> loan,
         Optional<Instant> lastAt) {
 
-    /** Which thing it is. */
+    /**
+     * Which thing it is.
+     *
+     * @param revision empty if its model has no other
+     */
     public record UnitHere(
             long id,
             String tag,
@@ -37,7 +41,13 @@ public record Job(
             String model,
             Kind kind,
             long revisionId,
-            String revision) {}
+            String revision) {
+
+        /** Model and revision; the model alone where it has no other. */
+        public String named() {
+            return (model + " " + revision).strip();
+        }
+    }
 
     /**
      * Whose it is, where it stands, and what was said at the counter.

@@ -18,6 +18,7 @@ import wrenchnotes.core.unit.Invalid;
  * @param zone IANA name of the time zone that all dates and times are shown in
  * @param terms what stands at the foot of the slip; up to 1,000 characters
  * @param tags on what labels tags are printed
+ * @param dates in which order days are written
  * @param electrical what is asked of a unit after work on its mains side
  */
 public record ShopSettings(
@@ -29,7 +30,8 @@ public record ShopSettings(
         DecimalMark decimal,
         String terms,
         ElectricalLimits electrical,
-        TagSize tags) {
+        TagSize tags,
+        DateOrder dates) {
 
     private static final int MOST_HOUR_MINOR = 100_000_000;
 
@@ -43,6 +45,7 @@ public record ShopSettings(
         terms = Checked.optionalText("terms", terms, 1000);
         Checked.present("electrical", electrical);
         Checked.present("tags", tags);
+        Checked.present("dates", dates);
         if (!isMoney(currency)) {
             throw new Invalid(
                     "currency", "There is no currency " + currency + ": give the three letters of one, such as EUR");

@@ -1,6 +1,8 @@
 package wrenchnotes.core.teardown;
 
+import java.math.BigDecimal;
 import java.util.List;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -67,6 +69,6 @@ public record FastenerGroup(
     }
 
     private static String number(double mm) {
-        return mm == Math.rint(mm) ? String.valueOf((long) mm) : String.valueOf(mm);
+        return Figures.of(BigDecimal.valueOf(mm));
     }
 }

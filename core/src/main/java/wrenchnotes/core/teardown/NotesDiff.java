@@ -1,5 +1,6 @@
 package wrenchnotes.core.teardown;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Spoken;
 import wrenchnotes.core.unit.Words;
 
@@ -175,6 +177,6 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
     }
 
     private static String number(double minutes) {
-        return minutes == Math.rint(minutes) ? String.valueOf((long) minutes) : String.valueOf(minutes);
+        return Figures.of(BigDecimal.valueOf(minutes));
     }
 }

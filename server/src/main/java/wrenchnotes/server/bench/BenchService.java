@@ -9,6 +9,7 @@ import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
+import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Step;
@@ -39,6 +40,17 @@ public class BenchService {
     /** What a unit that is closed for now, or on loan, still lacks: in words for its owner. */
     public List<String> unfinished(long job) {
         return view(job).stand().unfinished();
+    }
+
+    /** The steps whose things lie on the mat: of the way that was chosen and what is open; of all of the notes if none was. */
+    public List<Step> onTheMat(long job) {
+        Run run = benches.state(job).run();
+        List<String> route = run.route();
+        return run.notes().steps().stream()
+                .filter(step -> route.isEmpty()
+                        || route.contains(step.id())
+                        || run.way().open().contains(step.id()))
+                .toList();
     }
 
     /** The bench as it is now. */

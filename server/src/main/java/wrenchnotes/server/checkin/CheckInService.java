@@ -85,7 +85,7 @@ public class CheckInService {
         arrivals.write(job, arrival, missing);
         finder.renew(job);
         Job taken = jobs.job(job);
-        String words = "Taken in: " + taken.unit().model() + " " + taken.unit().revision()
+        String words = "Taken in: " + taken.unit().named()
                 + taken.brought()
                         .owner()
                         .map(who -> ", " + Journal.owner(who.id()))

@@ -25,6 +25,7 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.table.Table;
 
 /** What speaks for and against faults of a unit on the bench. */
 @RestController
@@ -93,6 +94,25 @@ public class EvidenceApi {
     @ResponseStatus(HttpStatus.CREATED)
     EvidenceOnJob tries(@PathVariable long job, @Valid @RequestBody CrossedTries said, Pen pen) {
         return written(pen, said, job, by -> service.tries(by, job, said));
+    }
+
+    /** Each pair that was tried, a line. */
+    @GetMapping(
+            value = "/api/jobs/{job}/tries/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table triesTable(@PathVariable long job) {
+        return new Table(
+                "tries-" + job,
+                List.of("at", "by", "one", "in the other", "works"),
+                snapshot.read(() -> store.tries(job)).stream()
+                        .flatMap(row -> row.grid().tries().stream()
+                                .map(one -> Table.row(
+                                        row.at(),
+                                        row.by(),
+                                        row.grid().down().get(one.down()).name(),
+                                        row.grid().across().get(one.across()).name(),
+                                        one.good())))
+                        .toList());
     }
 
     @DeleteMapping("/api/jobs/{job}/tries/{tries}")

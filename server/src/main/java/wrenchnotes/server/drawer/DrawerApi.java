@@ -20,6 +20,7 @@ import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.table.Table;
 
 /** The drawers. */
 @RestController
@@ -54,6 +55,23 @@ public class DrawerApi {
     @GetMapping
     List<DrawerStore.Part> parts() {
         return snapshot.read(drawers::parts);
+    }
+
+    @GetMapping(
+            value = "/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table table() {
+        return new Table(
+                "parts",
+                List.of("drawer", "part", "what it is", "left", "cost of one"),
+                parts().stream()
+                        .map(part -> Table.row(
+                                part.drawer(),
+                                part.name(),
+                                part.what(),
+                                part.count(),
+                                new Table.MinorUnits(part.eachMinor())))
+                        .toList());
     }
 
     @PostMapping

@@ -1,5 +1,6 @@
 package wrenchnotes.server.exchange;
 
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.TreeMap;
@@ -22,6 +23,7 @@ import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.paper.TeardownSheets;
 import wrenchnotes.server.photo.PhotoStore;
 import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
@@ -36,6 +38,7 @@ public class TeardownExchangeApi {
     private final PhotoStore photos;
     private final TeardownFile file;
     private final TeardownPapers papers;
+    private final TeardownSheets sheets;
     private final TeardownImportService imports;
     private final Snapshot snapshot;
 
@@ -45,6 +48,7 @@ public class TeardownExchangeApi {
             PhotoStore photos,
             TeardownFile file,
             TeardownPapers papers,
+            TeardownSheets sheets,
             TeardownImportService imports,
             Snapshot snapshot) {
         this.models = models;
@@ -52,6 +56,7 @@ public class TeardownExchangeApi {
         this.photos = photos;
         this.file = file;
         this.papers = papers;
+        this.sheets = sheets;
         this.imports = imports;
         this.snapshot = snapshot;
     }
@@ -83,6 +88,26 @@ public class TeardownExchangeApi {
     ResponseEntity<String> asHowTo(@PathVariable long revision) {
         TeardownFile.Content content = content(revision);
         return attached(content, ".jsonld", papers.howTo(content));
+    }
+
+    /** A4, to be laid beside the work: cautions first, what comes off drawn at its true size. */
+    @GetMapping(value = "/api/revisions/{revision}/export.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> asSheet(@PathVariable long revision) {
+        TeardownFile.Content content = content(revision);
+        byte[] sheet = sheets.pdf(new TeardownSheets.SheetOf(
+                content.model().maker() + " " + content.model().name() + ", " + content.revision(),
+                content.tellApart(),
+                content.notes(),
+                content::name,
+                content.photos()));
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename(fileName(content) + ".pdf", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(sheet);
     }
 
     /** The whole file or nothing: a model and revision are made if they are not there; else it is a new version. */
@@ -118,14 +143,17 @@ public class TeardownExchangeApi {
         return new TeardownFile.ModelName(model.maker(), model.name(), model.kind());
     }
 
-    private static ResponseEntity<String> attached(TeardownFile.Content content, String ending, String text) {
-        String name = (content.model().maker() + " " + content.model().name() + " " + content.revision())
+    private static String fileName(TeardownFile.Content content) {
+        return (content.model().maker() + " " + content.model().name() + " " + content.revision())
                 .replaceAll("[^\\p{L}\\p{N}-]+", "-");
+    }
+
+    private static ResponseEntity<String> attached(TeardownFile.Content content, String ending, String text) {
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
-                                .filename(name + ending, java.nio.charset.StandardCharsets.UTF_8)
+                                .filename(fileName(content) + ending, StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
                 .body(text);

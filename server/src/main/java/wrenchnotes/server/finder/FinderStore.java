@@ -16,10 +16,10 @@ public class FinderStore {
     private static final int MOST_WORDS = 8;
 
     private static final String JOB = """
-            SELECT job.id, unit.tag, unit.serial, model.maker || ' ' || model.name AS model, revision.name AS revision,
+            SELECT job.id, unit.tag, unit.serial, model.maker || ' ' || model.name AS model, %s AS revision,
                    COALESCE(owner.name, '') AS owner, job.ownership, complaint, checked_in_at,
                    handed_over_at IS NULL AS open
-            """;
+            """.formatted(Sql.REVISION_SHOWN);
 
     private static final String JOINS = """
             JOIN unit ON unit.id = job.unit_id

@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -13,11 +14,13 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.gauge.Beside.BesideTable;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
+import wrenchnotes.core.gauge.Reading;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.gauge.MeasurementStore.MeasurementRow;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.table.Table;
 
 /** Gauges inside a job: readings that are kept, and laid beside those of a good unit. */
 @RestController
@@ -52,6 +55,50 @@ public class MeasurementApi {
                                 one.getKey().gauge(), one.getKey().place(), one.getValue()))
                         .toList(),
                 service.stages(job)));
+    }
+
+    /** Every reading by itself, those that were struck too. */
+    @GetMapping(
+            value = "/api/jobs/{job}/measurements/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table table(@PathVariable long job) {
+        return new Table(
+                "measured-" + job,
+                List.of(
+                        "at",
+                        "by",
+                        "gauge",
+                        "where",
+                        "stage",
+                        "on a good unit",
+                        "what",
+                        "value",
+                        "unit",
+                        "state",
+                        "verdict",
+                        "with",
+                        "struck"),
+                snapshot.read(() -> measurements.ofJob(job)).stream()
+                        .flatMap(row -> row.readings().stream().map(reading -> line(row, reading)))
+                        .toList());
+    }
+
+    private static List<Object> line(MeasurementRow row, Reading reading) {
+        return Table.row(
+                row.at(),
+                row.by(),
+                row.gauge().name().toLowerCase(Locale.ROOT),
+                row.place(),
+                row.stage(),
+                row.goodUnit(),
+                reading.what(),
+                reading.value(),
+                reading.unit(),
+                reading.state(),
+                reading.verdict()
+                        .map(verdict -> verdict.name().toLowerCase(Locale.ROOT).replace('_', ' ')),
+                row.instrument(),
+                row.struckWhy());
     }
 
     @PostMapping("/api/jobs/{job}/measurements")

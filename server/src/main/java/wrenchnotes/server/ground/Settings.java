@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import wrenchnotes.core.check.ElectricalLimits;
+import wrenchnotes.core.shop.DateOrder;
 import wrenchnotes.core.shop.DecimalMark;
 import wrenchnotes.core.shop.OpeningHours;
 import wrenchnotes.core.shop.ShopSettings;
@@ -43,6 +44,7 @@ public record Settings(Path data, boolean demo, String currency, long hourMinor)
                 DecimalMark.POINT,
                 TERMS,
                 ElectricalLimits.USUAL,
-                TagSize.W70_H30);
+                TagSize.W70_H30,
+                DateOrder.DAY_FIRST);
     }
 }

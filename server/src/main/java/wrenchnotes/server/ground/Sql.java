@@ -11,6 +11,13 @@ import wrenchnotes.core.unit.Moment;
 /** How values of the shop stand in columns: times as UTC epoch milliseconds, missing ones as NULL. */
 public final class Sql {
 
+    /** What a revision is called beside its model: nothing if the model has no other. */
+    public static final String REVISION_SHOWN = """
+            CASE WHEN EXISTS (SELECT 1 FROM revision AS sister
+                              WHERE sister.model_id = revision.model_id AND sister.id <> revision.id)
+                 THEN revision.name ELSE '' END
+            """;
+
     private Sql() {}
 
     public static Instant instant(ResultSet row, String column) throws SQLException {

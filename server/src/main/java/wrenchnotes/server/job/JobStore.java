@@ -27,7 +27,7 @@ public class JobStore {
     private static final String JOB = """
             SELECT job.id, unit_id, unit.tag, unit.serial, model.id AS model_id,
                    model.maker || ' ' || model.name AS model, model.kind,
-                   job.revision_id, revision.name AS revision, ownership,
+                   job.revision_id, %s AS revision, ownership,
                    owner.id AS owner_id, owner.name AS owner, owner.contact,
                    slot, complaint, condition_words, checked_in_at, person.name AS checked_in_by, job.due_at,
                    handed_over_at, teardown_id, job.version, bench_version,
@@ -50,7 +50,7 @@ public class JobStore {
 
     /** @throws NotFound if there is none */
     public Job job(long id) {
-        return jdbc.sql(JOB.formatted(LAST_AT) + "WHERE job.id = :id")
+        return jdbc.sql(JOB.formatted(Sql.REVISION_SHOWN, LAST_AT) + "WHERE job.id = :id")
                 .param("id", id)
                 .query((row, n) -> job(row))
                 .optional()
@@ -59,7 +59,7 @@ public class JobStore {
 
     /** All jobs of units that are in the shop. */
     public List<Job> open() {
-        return jdbc.sql(JOB.formatted("NULL") + "WHERE handed_over_at IS NULL ORDER BY job.id")
+        return jdbc.sql(JOB.formatted(Sql.REVISION_SHOWN, "NULL") + "WHERE handed_over_at IS NULL ORDER BY job.id")
                 .query((row, n) -> job(row))
                 .list();
     }
@@ -87,7 +87,8 @@ public class JobStore {
 
     /** All stays of a unit, the last check-in first. */
     public List<Job> ofUnit(long unit) {
-        return jdbc.sql(JOB.formatted("NULL") + "WHERE unit_id = :unit ORDER BY checked_in_at DESC, job.id DESC")
+        return jdbc.sql(JOB.formatted(Sql.REVISION_SHOWN, "NULL")
+                        + "WHERE unit_id = :unit ORDER BY checked_in_at DESC, job.id DESC")
                 .param("unit", unit)
                 .query((row, n) -> job(row))
                 .list();

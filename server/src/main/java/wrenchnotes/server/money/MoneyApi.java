@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.PositiveOrZero;
 import jakarta.validation.constraints.Size;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.money.Triage;
 import wrenchnotes.core.team.Act;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.server.checkin.LotStore;
 import wrenchnotes.server.diagnosis.DiagnosisService;
 import wrenchnotes.server.diagnosis.UnitOdds;
@@ -29,6 +31,7 @@ import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.job.JobView;
+import wrenchnotes.server.table.Table;
 
 /** What a job costs and is worth; what becomes of units to be sold. */
 @RestController
@@ -109,6 +112,32 @@ public class MoneyApi {
     LotView lot(@PathVariable long lot) {
         return snapshot.read(() -> new LotView(
                 lots.lot(lot), lots.jobs(lot).stream().map(this::unit).toList()));
+    }
+
+    @GetMapping(
+            value = "/api/lots/{lot}/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table table(@PathVariable long lot) {
+        LotView view = lot(lot);
+        return new Table(
+                "lot-" + lot,
+                List.of("tag", "model", "revision", "does", "likeliest", "probability", "paid", "decided", "sold for"),
+                view.units().stream()
+                        .map(unit -> Table.row(
+                                unit.job().unit().tag(),
+                                unit.job().unit().model(),
+                                unit.job().unit().revision(),
+                                unit.symptoms(),
+                                unit.likeliest()
+                                        .map(likely -> likely.fault().component() + ", "
+                                                + likely.fault().wrong()),
+                                unit.likeliest()
+                                        .map(likely -> Figures.rounded(likely.probability(), 2))
+                                        .map(BigDecimal::new),
+                                unit.money().paidMinor().map(Table.MinorUnits::new),
+                                unit.money().triage().map(row -> row.way().words()),
+                                unit.money().sale().map(row -> new Table.MinorUnits(row.minor()))))
+                        .toList());
     }
 
     private UnitOfLot unit(long id) {

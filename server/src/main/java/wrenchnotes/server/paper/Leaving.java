@@ -1,9 +1,7 @@
 package wrenchnotes.server.paper;
 
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
@@ -19,8 +17,6 @@ import wrenchnotes.server.shop.TheShop;
 /** The paper that goes out with a unit, for good or on loan: what was done, how it ended, and what whoever uses it must know. */
 @Component
 class Leaving {
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
     private final PaperKit kit;
     private final PaperWords words;
@@ -116,6 +112,6 @@ class Leaving {
     }
 
     private String day(Instant at) {
-        return DAY.format(shop.now().day(at));
+        return shop.now().dates().atLength(shop.now().day(at));
     }
 }

@@ -19,13 +19,15 @@ public class Papers {
 
     private final Slips slips;
     private final Leaving leaving;
+    private final MatPapers mats;
     private final JobStore jobs;
     private final Printer printer;
     private final Snapshot snapshot;
 
-    Papers(Slips slips, Leaving leaving, JobStore jobs, Printer printer, Snapshot snapshot) {
+    Papers(Slips slips, Leaving leaving, MatPapers mats, JobStore jobs, Printer printer, Snapshot snapshot) {
         this.slips = slips;
         this.leaving = leaving;
+        this.mats = mats;
         this.jobs = jobs;
         this.printer = printer;
         this.snapshot = snapshot;
@@ -35,7 +37,8 @@ public class Papers {
     public enum Paper {
         SLIP,
         TAG,
-        LEAVING;
+        LEAVING,
+        MAT;
 
         /** @throws NotFound if there is none */
         static Paper called(String name) {
@@ -62,6 +65,7 @@ public class Papers {
                         case SLIP -> slips.slip(row);
                         case TAG -> slips.tag(row, place);
                         case LEAVING -> leaving.paper(row);
+                        case MAT -> mats.mat(row);
                     });
         });
     }

@@ -22,7 +22,7 @@ final class Sheet {
     Sheet(PaperWords words, Job job, String under) {
         this.words = words;
         said.put("tag", job.tag());
-        said.put("what", words.printable(job.unit().model() + ", " + job.unit().revision()));
+        said.put("what", words.printable(job.unit().named()));
         said.put("under", words.printable(under));
         said.put("code", Code.svg(job.tag(), 26));
         said.put("lines", lines);

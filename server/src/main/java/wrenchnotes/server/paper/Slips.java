@@ -1,11 +1,9 @@
 package wrenchnotes.server.paper;
 
 import java.time.Instant;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -19,8 +17,6 @@ import wrenchnotes.server.shop.TheShop;
 /** The two papers of check-in: the slip that the owner takes home, and the tag that stays on the unit. */
 @Component
 class Slips {
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
     private final PaperKit kit;
     private final PaperWords words;
@@ -82,7 +78,7 @@ class Slips {
         }
         TagWords one = new TagWords(
                 job.tag(),
-                words.printable(job.unit().model() + " " + job.unit().revision()),
+                words.printable(job.unit().named()),
                 words.printable(job.brought().owner().map(Job.Owner::name).orElse(words.say("tosell"))),
                 warnings.stream().map(words::printable).toList(),
                 Code.svg(job.tag(), size.codeMm()));
@@ -115,6 +111,6 @@ class Slips {
     }
 
     private String day(Instant at) {
-        return DAY.format(shop.now().day(at));
+        return shop.now().dates().atLength(shop.now().day(at));
     }
 }

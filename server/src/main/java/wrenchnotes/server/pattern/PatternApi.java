@@ -2,6 +2,7 @@ package wrenchnotes.server.pattern;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.OptionalLong;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -9,6 +10,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.shop.TheShop;
+import wrenchnotes.server.table.Table;
 
 /** Recurring failures. */
 @RestController
@@ -38,5 +40,35 @@ public class PatternApi {
                 clock.instant().atZone(shop.now().zoneId()).minusMonths(months).toInstant();
         return snapshot.read(
                 () -> patterns.patterns(from, revision == null ? OptionalLong.empty() : OptionalLong.of(revision)));
+    }
+
+    @GetMapping(
+            value = "/api/patterns/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table table(@RequestParam(defaultValue = "18") int months, @RequestParam(required = false) Long revision) {
+        return new Table(
+                "failures",
+                List.of(
+                        "model",
+                        "revision",
+                        "component",
+                        "what is wrong",
+                        "had it",
+                        "of jobs",
+                        "customers'",
+                        "resale",
+                        "came back"),
+                patterns(months, revision).faults().stream()
+                        .map(fault -> Table.row(
+                                fault.model(),
+                                fault.revision(),
+                                fault.component(),
+                                fault.wrong(),
+                                fault.share().count(),
+                                fault.share().outOf(),
+                                fault.customer(),
+                                fault.resale(),
+                                fault.comebacks()))
+                        .toList());
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.history.Comeback;
+import wrenchnotes.server.ground.Sql;
 
 /** What is at fault now, and what things are called. */
 @Component
@@ -52,7 +53,7 @@ public class PatternStore {
     }
 
     List<RevisionName> revisionNames() {
-        return jdbc.sql("SELECT id, name FROM revision")
+        return jdbc.sql("SELECT id, " + Sql.REVISION_SHOWN + " AS name FROM revision")
                 .query((row, n) -> new RevisionName(row.getLong("id"), row.getString("name")))
                 .list();
     }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.checkin.ArrivalMark;
@@ -22,6 +23,7 @@ import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.table.Table;
 
 /** The rack. */
 @RestController
@@ -107,6 +109,38 @@ public class RackApi {
                             .toList(),
                     slots.slots());
         });
+    }
+
+    @GetMapping(
+            value = "/api/rack/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table table() {
+        Rack rack = rack();
+        return new Table(
+                "rack",
+                List.of(
+                        "tag",
+                        "model",
+                        "revision",
+                        "owner",
+                        "what it does",
+                        "standing",
+                        "turn",
+                        "slot",
+                        "promised for"),
+                Stream.of(rack.next(), rack.waiting(), rack.ready())
+                        .flatMap(List::stream)
+                        .map(row -> Table.row(
+                                row.tag(),
+                                row.model(),
+                                row.revision(),
+                                row.owner(),
+                                row.symptoms(),
+                                row.status().standing().words(),
+                                row.reason(),
+                                row.slot(),
+                                row.due()))
+                        .toList());
     }
 
     private static RackRow row(

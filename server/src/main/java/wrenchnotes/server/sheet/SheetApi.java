@@ -2,6 +2,8 @@ package wrenchnotes.server.sheet;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,12 +30,14 @@ import wrenchnotes.server.job.JobView;
 import wrenchnotes.server.job.StoryStore;
 import wrenchnotes.server.outcome.LoanService;
 import wrenchnotes.server.outcome.OutcomeStore;
+import wrenchnotes.server.table.Table;
 
 /** One page a job. */
 @RestController
 public class SheetApi {
 
     private static final int STORY_LINES = 200;
+    private static final int MOST_OF_A_STORY = 20_000;
 
     private final JobStore jobs;
     private final FactsStore facts;
@@ -168,5 +172,20 @@ public class SheetApi {
                 jobs.otherStays(job),
                 story.stream().limit(STORY_LINES).toList(),
                 story.size() > STORY_LINES);
+    }
+
+    /** All of a job's story, oldest first. */
+    @GetMapping(
+            value = "/api/jobs/{job}/story/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table story(@PathVariable long job) {
+        List<StoryStore.Line> lines = new ArrayList<>(snapshot.read(() -> stories.story(job, MOST_OF_A_STORY)));
+        Collections.reverse(lines);
+        return new Table(
+                "story-" + job,
+                List.of("at", "by", "what", "struck"),
+                lines.stream()
+                        .map(line -> Table.row(line.at(), line.by(), line.words(), line.struckWhy()))
+                        .toList());
     }
 }

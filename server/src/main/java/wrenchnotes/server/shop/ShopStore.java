@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.check.ElectricalLimits;
+import wrenchnotes.core.shop.DateOrder;
 import wrenchnotes.core.shop.DecimalMark;
 import wrenchnotes.core.shop.OpeningHours;
 import wrenchnotes.core.shop.ShopSettings;
@@ -37,7 +38,7 @@ class ShopStore {
     Versioned settings() {
         return jdbc.sql("""
                         SELECT name, currency, hour_minor, zone, open, decimal, terms, electrical_asked, earth_ohm,
-                               earthed_mohm, double_mohm, electrical_rule, tags, version
+                               earthed_mohm, double_mohm, electrical_rule, tags, dates, version
                         FROM shop
                         """)
                 .query((row, n) -> new Versioned(
@@ -55,7 +56,8 @@ class ShopStore {
                                         row.getDouble("earthed_mohm"),
                                         row.getDouble("double_mohm"),
                                         row.getString("electrical_rule")),
-                                TagSize.valueOf(row.getString("tags"))),
+                                TagSize.valueOf(row.getString("tags")),
+                                DateOrder.valueOf(row.getString("dates"))),
                         row.getLong("version")))
                 .single();
     }
@@ -80,8 +82,8 @@ class ShopStore {
     void addIfNone(ShopSettings first) {
         write("""
                 INSERT INTO shop (id, name, currency, hour_minor, zone, open, decimal, terms, electrical_asked, earth_ohm,
-                                  earthed_mohm, double_mohm, electrical_rule, tags)
-                VALUES (1, :name, :currency, :hour, :zone, :open, :decimal, :terms, :asked, :earth, :earthed, :double, :rule, :tags)
+                                  earthed_mohm, double_mohm, electrical_rule, tags, dates)
+                VALUES (1, :name, :currency, :hour, :zone, :open, :decimal, :terms, :asked, :earth, :earthed, :double, :rule, :tags, :dates)
                 ON CONFLICT DO NOTHING
                 """, first);
     }
@@ -91,7 +93,7 @@ class ShopStore {
                 UPDATE shop
                 SET name = :name, currency = :currency, hour_minor = :hour, zone = :zone, open = :open,
                     decimal = :decimal, terms = :terms, electrical_asked = :asked, earth_ohm = :earth,
-                    earthed_mohm = :earthed, double_mohm = :double, electrical_rule = :rule, tags = :tags, version = version + 1
+                    earthed_mohm = :earthed, double_mohm = :double, electrical_rule = :rule, tags = :tags, dates = :dates, version = version + 1
                 """, said);
     }
 
@@ -110,6 +112,7 @@ class ShopStore {
                 .param("double", said.electrical().doubleMohm())
                 .param("rule", said.electrical().rule())
                 .param("tags", said.tags().name())
+                .param("dates", said.dates().name())
                 .update();
     }
 

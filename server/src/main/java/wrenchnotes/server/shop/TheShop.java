@@ -33,6 +33,6 @@ public class TheShop {
 
     /** A sum in words, such as {@code EUR 48.00}. */
     public String inMoney(long minor) {
-        return Sum.words(minor, Currency.getInstance(now().currency()));
+        return now().decimal().written(Sum.words(minor, Currency.getInstance(now().currency())));
     }
 }

@@ -79,16 +79,7 @@ public final class Window implements AutoCloseable {
 
     /** Clicks the button or the one of several words that says so, whatever else (such as its key) is printed on it. */
     public void click(String words) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
-                .or(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(words)))
-                .first()
-                .click();
-    }
-
-    /** Shows everything as this device shall show it: "as it is", "dark" or "light". */
-    void shine(String light) {
-        page.evaluate("light => localStorage.setItem('light', light)", light);
-        page.reload();
+        pressed(words).click();
     }
 
     public void goTo(String room) {
@@ -98,9 +89,13 @@ public final class Window implements AutoCloseable {
 
     /** Puts the keyboard on a button without pressing it. */
     void focusButton(String words) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
-                .first()
-                .focus();
+        pressed(words).focus();
+    }
+
+    private Locator pressed(String words) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
+                .or(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(words)))
+                .first();
     }
 
     private static final Pattern SAID_FIRST = Pattern.compile("(heeded|It is off and unplugged)$");

@@ -1,0 +1,2 @@
+/** Tables that leave the shop: as other programs read them. */
+package wrenchnotes.server.table;

@@ -19,6 +19,10 @@ public final class PackagedShop implements AutoCloseable {
     private static final Path ARCHIVE = Path.of("target/wrench-notes.jsa").toAbsolutePath();
     private static final Duration PATIENCE = Duration.ofMinutes(3);
 
+    private static final String DEMO = "--wrenchnotes.demo=true";
+    /** A test is over before it would pay to compile well. */
+    private static final List<String> QUICKLY = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+
     private final Process process;
     private final String url;
 
@@ -29,7 +33,13 @@ public final class PackagedShop implements AutoCloseable {
 
     /** Starts it and waits for its first answer. */
     public static PackagedShop start(Path data, String... options) throws IOException, InterruptedException {
-        return start(List.of(), data, options);
+        return start(QUICKLY, data, options);
+    }
+
+    /** The demo shop, just made. */
+    public static PackagedShop startDemo(Path data) throws IOException, InterruptedException {
+        DemoMade.into(data, making -> start(making, DEMO).close());
+        return start(data, DEMO);
     }
 
     /** As {@code make run} starts it: with its classes ready made. */

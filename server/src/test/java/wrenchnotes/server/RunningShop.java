@@ -15,6 +15,8 @@ import org.springframework.util.FileSystemUtils;
 /** The real application on a port of its own, with a real database in a folder of its own. */
 public final class RunningShop implements BeforeAllCallback, AfterAllCallback, AutoCloseable {
 
+    private static final String DEMO = "--wrenchnotes.demo=true";
+
     private final List<String> options = new ArrayList<>();
     private final Class<?>[] sources;
     private Path data;
@@ -30,7 +32,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
 
     public static RunningShop withDemo() {
         RunningShop shop = new RunningShop(WrenchNotes.class);
-        shop.options.add("--wrenchnotes.demo=true");
+        shop.options.add(DEMO);
         return shop;
     }
 
@@ -67,8 +69,13 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
     }
 
     @Override
-    public void beforeAll(ExtensionContext context) throws IOException {
-        open(Files.createTempDirectory("wrench-notes"));
+    public void beforeAll(ExtensionContext context) throws IOException, InterruptedException {
+        Path folder = Files.createTempDirectory("wrench-notes");
+        if (options.contains(DEMO)) {
+            DemoMade.into(
+                    folder, making -> open(empty(), making, DEMO.substring(2)).close());
+        }
+        open(folder);
     }
 
     private void open(Path folder) {

@@ -33,7 +33,7 @@ final class Visit implements BeforeAllCallback, AfterAllCallback, BeforeEachCall
     @Override
     public void beforeAll(ExtensionContext context) throws Exception {
         data = Files.createTempDirectory("wrench-notes");
-        shop = PackagedShop.start(data, "--wrenchnotes.demo=true");
+        shop = PackagedShop.startDemo(data);
     }
 
     @Override

@@ -1,0 +1,63 @@
+package wrenchnotes.server;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.stream.Stream;
+import org.springframework.util.FileSystemUtils;
+
+/** The demo shop as it stands when it has just been made: made once for a build and a day, then copied, since making it takes long. */
+final class DemoMade {
+
+    private static final Path ALL = Path.of("target", "demo-made");
+
+    private DemoMade() {}
+
+    interface Maker {
+        /** Starts the application on an empty folder, and ends it. */
+        void make(Path folder) throws IOException, InterruptedException;
+    }
+
+    /** Tests run in several processes: one makes it, the others wait. */
+    static void into(Path data, Maker maker) throws IOException, InterruptedException {
+        Files.createDirectories(ALL);
+        Path made = ALL.resolve(key());
+        try (FileChannel lock =
+                        FileChannel.open(ALL.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock held = lock.lock()) {
+            if (!Files.exists(made)) {
+                Path making = ALL.resolve("making");
+                FileSystemUtils.deleteRecursively(making);
+                Files.createDirectories(making);
+                maker.make(making);
+                Files.move(making, made);
+            }
+        }
+        FileSystemUtils.copyRecursively(made, data);
+    }
+
+    /** Of today, and of what is compiled now. */
+    private static String key() {
+        long newest = Stream.of(Path.of("target", "classes"), Path.of("..", "core", "target", "classes"))
+                .flatMap(DemoMade::files)
+                .mapToLong(file -> file.toFile().lastModified())
+                .max()
+                .orElse(0);
+        return LocalDate.now(ZoneId.systemDefault()) + "-" + Long.toHexString(newest);
+    }
+
+    private static Stream<Path> files(Path folder) {
+        try (Stream<Path> all = Files.walk(folder)) {
+            return List.copyOf(all.filter(Files::isRegularFile).toList()).stream();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

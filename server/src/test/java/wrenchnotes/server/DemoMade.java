@@ -29,9 +29,9 @@ final class DemoMade {
     static void into(Path data, Maker maker) throws IOException, InterruptedException {
         Files.createDirectories(ALL);
         Path made = ALL.resolve(key());
-        try (FileChannel lock =
-                        FileChannel.open(ALL.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-                FileLock held = lock.lock()) {
+        try (FileChannel channel =
+                FileChannel.open(ALL.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            FileLock lock = channel.lock();
             if (!Files.exists(made)) {
                 Path making = ALL.resolve("making");
                 FileSystemUtils.deleteRecursively(making);
@@ -39,6 +39,7 @@ final class DemoMade {
                 maker.make(making);
                 Files.move(making, made);
             }
+            lock.release();
         }
         FileSystemUtils.copyRecursively(made, data);
     }

@@ -25,7 +25,7 @@ class ModelsIT {
 
     @BeforeEach
     void open() throws Exception {
-        shop = PackagedShop.start(data, "--wrenchnotes.demo=true");
+        shop = PackagedShop.startDemo(data);
         window = Window.on(shop.url());
         page = window.page();
         window.signIn("ines", "quay");

@@ -27,7 +27,7 @@ test: $(STAMPS)/web browser ## every test: core, server, architecture, what is t
 unit: $(STAMPS)/web ## the tests that need no browser
 	cd web && npm run --silent test
 	@tools/script-size.mjs --check
-	$(MVN) package
+	$(MVN) test
 
 bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds, PART=grown: only the large shops
 	$(MVN) -q test-compile exec:exec@bench

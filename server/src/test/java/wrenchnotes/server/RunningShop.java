@@ -87,7 +87,11 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         if (options.stream().noneMatch(option -> option.contains("backups.nightly"))) {
             options.add("--wrenchnotes.backups.nightly=false");
         }
-        application = new SpringApplicationBuilder(sources).run(options.toArray(String[]::new));
+        // What only a test brings along was not there when the beans were worked out.
+        System.setProperty("spring.aot.enabled", Boolean.toString(sources.length == 1));
+        application = new SpringApplicationBuilder(sources)
+                .main(WrenchNotes.class)
+                .run(options.toArray(String[]::new));
     }
 
     @Override

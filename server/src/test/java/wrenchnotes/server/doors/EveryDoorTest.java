@@ -32,7 +32,7 @@ class EveryDoorTest {
     static final RunningShop SHOP = RunningShop.withDemo();
 
     private static final long SEED = 20_261_125;
-    private static final int KNOCKS = 24;
+    private static final int KNOCKS = 14;
     /** These end the visit, or turn the meter to a host that may exist. */
     private static final Set<String> LEFT_ALONE = Set.of(
             "DELETE /api/session",

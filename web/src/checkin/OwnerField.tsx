@@ -3,7 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { Chip } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
 import { Text } from '../parts/Fields';
+
+const WHOSE = { CUSTOMER: 'customer’s', RESALE: 'to be sold' };
 
 type Change = {
   ownership?: 'CUSTOMER' | 'RESALE';
@@ -41,16 +44,17 @@ export function OwnerField({
     <>
       <Box
         display="grid"
-        gridTemplateColumns={ownerId === undefined ? 'auto auto 1fr 1fr' : 'auto auto 1fr'}
+        gridTemplateColumns={ownerId === undefined ? 'auto 1fr 1fr' : 'auto 1fr'}
         gap="6px"
         alignItems="end"
       >
-        <Chip on={ownership === 'CUSTOMER'} minH="36px" onClick={() => change({ ownership: 'CUSTOMER' })}>
-          customer’s
-        </Chip>
-        <Chip on={ownership === 'RESALE'} minH="36px" onClick={() => change({ ownership: 'RESALE' })}>
-          to be sold
-        </Chip>
+        <Choice
+          label="Whose it is"
+          words={WHOSE}
+          picked={ownership}
+          pick={(one) => change({ ownership: one })}
+          each={{ minH: '38px' }}
+        />
         <Text
           label={ownership === 'RESALE' ? 'Owner, if not us' : 'Name, phone, mail'}
           compact

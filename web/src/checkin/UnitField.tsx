@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { Chip } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Looks } from './Looks';
 
@@ -50,14 +50,20 @@ export function UnitField({
           onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
         />
       </Box>
-      <Box display="flex" flexWrap="wrap" gap="6px" mt="6px">
-        {revisions.map((one) => (
-          <Chip key={one.id} on={revisionId === one.id} onClick={() => change({ revisionId: one.id })}>
-            {one.name}
-            {one.tellApart && ` · ${one.tellApart}`}
-          </Chip>
-        ))}
-      </Box>
+      {revisions.length > 0 && (
+        <Choice
+          mt="6px"
+          label="Revision"
+          words={Object.fromEntries(
+            revisions.map((one) => [
+              `${one.id}`,
+              one.tellApart ? `${one.name} · ${one.tellApart}` : one.name,
+            ]),
+          )}
+          picked={revisionId === undefined ? undefined : `${revisionId}`}
+          pick={(one) => change({ revisionId: Number(one) })}
+        />
+      )}
       <Looks revisions={revisions} picked={revisionId} />
       {models.length === 0 && <Box color="muted">No models yet: make one under Models first.</Box>}
       {revisionProblem && (

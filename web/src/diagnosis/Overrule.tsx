@@ -4,11 +4,14 @@ import { answer, api, type Schemas } from '../api/client';
 import { useJobWrite } from '../api/useJobWrite';
 import { faultWords } from '../api/words';
 import { useKeys } from '../app/keys';
-import { Act, Chip } from '../parts/Buttons';
+import { Act } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
 import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 
 type Word = Schemas['OverrulingSaid']['word'];
+
+const WORDS = { NOT_THIS: 'not this', THIS_FIRST: 'this first' };
 
 const REASONS = [
   'it sounds different',
@@ -29,7 +32,7 @@ export function Overrule({
   before?: Schemas['OverruledBefore'];
   done: () => void;
 }) {
-  const [word, setWord] = useState<Word>('NOT_THIS');
+  const [word, setWord] = useState<keyof typeof WORDS>('NOT_THIS');
   const [own, setOwn] = useState('');
   const write = useJobWrite(
     (said: { word: Word; why: string }) =>
@@ -62,12 +65,7 @@ export function Overrule({
     >
       <Box display="flex" gap="6px" alignItems="center" flexWrap="wrap">
         <chakra.b>{faultWords(fault.fault)}:</chakra.b>
-        <Chip on={word === 'NOT_THIS'} onClick={() => setWord('NOT_THIS')}>
-          not this
-        </Chip>
-        <Chip on={word === 'THIS_FIRST'} onClick={() => setWord('THIS_FIRST')}>
-          this first
-        </Chip>
+        <Choice label="What is known better" words={WORDS} picked={word} pick={setWord} />
         <chakra.span color="muted">because</chakra.span>
       </Box>
       <Box display="flex" gap="6px" flexWrap="wrap" mt="6px">

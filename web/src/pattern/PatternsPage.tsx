@@ -6,13 +6,13 @@ import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useTitle } from '../app/useTitle';
 import { IntervalBar, JobSquares, percent } from '../drawing/IntervalBar';
-import { Chip } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
 import { Pick } from '../parts/Fields';
 import { Empty, Loaded } from '../parts/States';
 import { TableBar } from '../parts/TableBar';
 
 type Fault = Schemas['FaultPattern'];
-const SPANS = [3, 6, 18, 60] as const;
+const SPANS = { m3: '3 months', m6: '6 months', m18: '18 months', m60: '5 years' };
 const MOST_DRAWN = 14;
 
 /** What keeps failing, on what, and how sure the shop can be of it. */
@@ -63,11 +63,12 @@ function PatternsOf({
         <Box display="flex" justifyContent="space-between" alignItems="end" gap="12px" flexWrap="wrap">
           <chakra.h1>What keeps failing</chakra.h1>
           <Box display="flex" gap="6px" alignItems="end">
-            {SPANS.map((span) => (
-              <Chip key={span} on={months === span} onClick={() => look(span)}>
-                {span < 24 ? `${span} months` : '5 years'}
-              </Chip>
-            ))}
+            <Choice
+              label="How far back"
+              words={SPANS}
+              picked={`m${months}` as keyof typeof SPANS}
+              pick={(span) => look(Number(span.slice(1)))}
+            />
             <Box w="170px">
               <Pick
                 label="On"
@@ -175,8 +176,8 @@ function WhatWasDone({ fault }: { fault: Fault }) {
         {fault.component}, {fault.wrong}
       </chakra.h1>
       <Box color="muted" mb="6px">
-        {fault.model} {fault.revision}: {fault.share.count} of {fault.share.outOf} jobs, truth between{' '}
-        {percent(fault.share.low)} and {percent(fault.share.high)}. {fault.customer} customers’,{' '}
+        {`${fault.model} ${fault.revision}`.trim()}: {fault.share.count} of {fault.share.outOf} jobs, truth
+        between {percent(fault.share.low)} and {percent(fault.share.high)}. {fault.customer} customers’,{' '}
         {fault.resale} resale.
       </Box>
       <chakra.h2>What was done, and how many came back</chakra.h2>

@@ -2,7 +2,8 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { MARKS, MarkedPhoto } from '../drawing/MarkedPhoto';
-import { Act, Chip } from '../parts/Buttons';
+import { Act } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
 import { Text } from '../parts/Fields';
 
 type Photo = Schemas['Photo'];
@@ -34,11 +35,12 @@ export function PhotoForm({
         }
       />
       <Box display="flex" gap="6px" flexWrap="wrap" alignItems="end" mt="6px">
-        {(Object.keys(MARKS) as Kind[]).map((one) => (
-          <Chip key={one} on={kind === one} onClick={() => setKind(one)}>
-            {MARKS[one][2]}
-          </Chip>
-        ))}
+        <Choice
+          label="What is marked"
+          words={{ FASTENER: MARKS.FASTENER[2], CONNECTOR: MARKS.CONNECTOR[2], CAUTION: MARKS.CAUTION[2] }}
+          picked={kind}
+          pick={setKind}
+        />
         <Box flex="1" minW="180px">
           <Text
             label="Say what it is, then point at it"

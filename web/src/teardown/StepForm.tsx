@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
+import { Choice } from '../parts/Choice';
 import { Row, Text, Words } from '../parts/Fields';
 import { Exposes } from './Exposes';
 import { FastenerRow } from './FastenerRow';
@@ -87,13 +88,13 @@ export function StepForm({
         </Row>
       )}
       <Row name="With">
-        <Box display="flex" gap="6px" flexWrap="wrap" mb="6px" role="group" aria-label="Side that faces up">
-          {(Object.keys(floor.Side) as Step['side'][]).map((side) => (
-            <Chip key={side} on={step.side === side} onClick={() => set({ side })}>
-              {floor.Side[side]}
-            </Chip>
-          ))}
-        </Box>
+        <Choice
+          mb="6px"
+          label="Side that faces up"
+          words={floor.Side}
+          picked={step.side}
+          pick={(side) => set({ side })}
+        />
         <Box display="grid" gridTemplateColumns="1fr 120px" gap="8px">
           <Text
             label="Tool (empty: bare hands)"

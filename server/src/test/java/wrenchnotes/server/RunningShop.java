@@ -89,9 +89,8 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         }
         // What only a test brings along was not there when the beans were worked out.
         System.setProperty("spring.aot.enabled", Boolean.toString(sources.length == 1));
-        application = new SpringApplicationBuilder(sources)
-                .main(WrenchNotes.class)
-                .run(options.toArray(String[]::new));
+        application =
+                new SpringApplicationBuilder(sources).main(WrenchNotes.class).run(options.toArray(String[]::new));
     }
 
     @Override

@@ -102,6 +102,74 @@ class DraftsIT {
         org.assertj.core.api.Assertions.assertThat(now).contains("Lid off, the clips first", "Deck out");
     }
 
+    /** Every longer form of a job: what is typed is there again after a reload, and a short one asks before it throws it away. */
+    @Test
+    void whatIsTypedIntoAFormOutlivesAReload() {
+        long job = TakenIn.job(
+                lead, "Coble 5", "PLAYER", body(), List.of(TakenIn.step("lid", "Lid off", List.of())), List.of());
+        Map<String, String> forms = Map.of(
+                "k", "With which disc, tape or load",
+                "o", "Remark: a known thing left as it is",
+                "w", "What it waits for",
+                "l", "What it must not be used for",
+                "e", "Instrument, remark (may be empty)",
+                "g", "Reading or remark",
+                "v", "In their words");
+        page.navigate("/jobs/" + job);
+        forms.forEach((key, field) -> {
+            window.says("At the counter");
+            open(key);
+            page.getByLabel(field).first().fill("half of it");
+            page.waitForTimeout(200);
+            page.reload();
+            window.says("At the counter");
+            open(key);
+            window.says("As you left it");
+            assertThat(page.getByLabel(field).first()).hasValue("half of it");
+            page.getByLabel(field).first().press("Escape");
+            assertThat(page.getByLabel(field)).hasCount(0);
+        });
+        page.navigate("/shop");
+        page.getByLabel("A new slot").fill("Z9");
+        page.getByLabel("A new slot").press("Escape");
+        window.says("Something is typed here and not sent.");
+        window.assertAccessible();
+        window.click("Throw it away");
+        assertThat(page.getByLabel("A new slot")).hasValue("");
+    }
+
+    private void open(String key) {
+        if (key.equals("v")) {
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("correct").setExact(true))
+                    .click();
+        } else {
+            page.keyboard().press(key);
+        }
+    }
+
+    /** What is wrong is said at its field, whether found here or by the server, and the hand is there next. */
+    @Test
+    void whatIsWrongIsSaidWhereItIsWrong() {
+        long job = TakenIn.job(
+                lead, "Coble 6", "PLAYER", body(), List.of(TakenIn.step("lid", "Lid off", List.of())), List.of());
+        page.navigate("/jobs/" + job);
+        window.says("At the counter");
+        page.keyboard().press("e");
+        page.getByLabel("Earth, plug to metal").fill("half");
+        window.click("That is what was measured");
+        window.says("No quantity can be read in", "Say whether the lead and its plug are sound");
+        assertThat(page.getByLabel("Earth, plug to metal")).isFocused();
+        window.assertAccessible();
+        page.navigate("/team");
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("ines");
+        page.getByLabel("First password").fill("abc");
+        window.click("Add");
+        assertThat(page.getByLabel("First password")).hasAttribute("aria-invalid", "true");
+        assertThat(page.getByLabel("First password")).isFocused();
+    }
+
     /** A key is where it lies, whatever letters the layout has. */
     @Test
     void keysWorkOnACyrillicLayoutAndCanBeSwitchedOff() {

@@ -271,8 +271,9 @@ class ModelsIT {
         page.getByLabel("Photo file").setInputFiles(file);
         Locator photo = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Photo of this step"));
         photo.waitFor();
-        Locator form = page.locator("form");
-        form.getByText("connector", new Locator.GetByTextOptions().setExact(true))
+        page.getByRole(
+                        AriaRole.RADIO,
+                        new Page.GetByRoleOptions().setName("connector").setExact(true))
                 .last()
                 .click();
         page.getByLabel("Say what it is, then point at it").last().fill("stripe to the edge");

@@ -283,7 +283,7 @@ class OneJobIT {
     private void thePatternCountsIt() {
         window.goTo("Patterns");
         page.getByLabel("1 of 1, between 21 % and 100 %").waitFor();
-        says("Cormorant Works Tide 4 A: 1 of 1 jobs");
+        says("Cormorant Works Tide 4: 1 of 1 jobs");
         says("1, 0 came back");
         assertThat(page.getByRole(AriaRole.TABLE).innerText())
                 .contains("drive belt, glazed")

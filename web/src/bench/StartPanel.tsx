@@ -24,9 +24,9 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
   const [aim, setAim] = useState<Schemas['AimSaid']>({ targets: asked.getAll('to').map(Number) });
   const [missing, setMissing] = useState<Schemas['MissingSaid'][]>([]);
   const [counting, setCounting] = useState(false);
-  const [rework, setRework] = useState<Rework | undefined>(
-    bench.stand.startsAgain ? bench.stand.likelyRework : undefined,
-  );
+  const [picked, setPicked] = useState<Rework>();
+  // What just happened is the likeliest reason, until another is picked.
+  const rework = picked ?? (bench.stand.startsAgain ? bench.stand.likelyRework : undefined);
   const [words, setWords] = useState('');
   const [noting, setNoting] = useState(false);
   const [checking, setChecking] = useState(false);
@@ -55,7 +55,7 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
     ...reasons.map(([reason, label], n) => ({
       key: String(n + 1),
       label: `Again, because ${label}`,
-      act: () => setRework(reason),
+      act: () => setPicked(reason),
       off: !bench.stand.startsAgain,
     })),
   ]);
@@ -73,7 +73,7 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
               minH="44px"
               keyName={String(n + 1)}
               aria-pressed={rework === reason}
-              onClick={() => setRework(reason)}
+              onClick={() => setPicked(reason)}
             >
               {label}
             </Act>

@@ -45,14 +45,12 @@ export function Form<In extends FieldValues, As = void>({
     }
   }, [first]);
   // What is wrong is where the hand is next.
-  const wrong = useRef(false);
+  const { refusals } = of;
   useEffect(() => {
-    const at = form.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
-    if (at && !wrong.current) {
-      at.focus();
+    if (refusals > 0) {
+      form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
     }
-    wrong.current = at !== null && at !== undefined;
-  });
+  }, [refusals]);
   return (
     <chakra.form
       ref={form}

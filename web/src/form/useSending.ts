@@ -37,6 +37,8 @@ export type Sending<In extends FieldValues, As = void> = Fields<In> & {
   goOn: () => void;
   throwAway: () => void;
   pending: boolean;
+  /** how often it was not sent since something is wrong with a field */
+  refusals: number;
   sent: boolean;
   /** what no field could say */
   error: unknown;
@@ -109,6 +111,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const [foundAt, setFoundAt] = useState<number>();
   const [asks, setAsks] = useState(false);
   const [homeless, setHomeless] = useState<Problem>();
+  const [refusals, setRefusals] = useState(0);
   const form = useForm<In, unknown, Out>({
     defaultValues: blank as DefaultValues<In>,
     resolver: (check ? zodResolver(check as never) : asItIs) as unknown as Resolver<In, unknown, Out>,
@@ -116,33 +119,40 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const value = form.watch();
   const { errors } = form.formState;
 
+  // What the form can do does not change; the object that it is called by may.
+  const can = useRef(form);
+  can.current = form;
   useEffect(() => {
+    let here = true;
     touched.current = false;
     if (key !== undefined) {
       keep.find<In>(key).then((found) => {
-        if (found && !touched.current) {
-          form.reset(found.value, { keepDefaultValues: true });
+        if (here && found && !touched.current) {
+          can.current.reset(found.value, { keepDefaultValues: true });
           setFoundAt(found.at);
         }
       });
     }
-  }, [key, form]);
+    return () => {
+      here = false;
+    };
+  }, [key]);
 
   const typed = useCallback(() => {
     touched.current = true;
     setFoundAt(undefined);
     if (key !== undefined) {
-      const now = form.getValues();
+      const now = can.current.getValues();
       JSON.stringify(now) === JSON.stringify(first.current) ? keep.drop(key) : keep.put(key, now);
     }
-  }, [key, form]);
+  }, [key]);
 
   const forget = useCallback(
     (then?: In) => {
-      form.reset(then ?? first.current);
+      can.current.reset(then ?? first.current);
       typed();
     },
-    [form, typed],
+    [typed],
   );
 
   const write = useMutation({
@@ -160,6 +170,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
         const at = bound(field, fields.current);
         if (at) {
           form.setError(at as Path<In>, { message });
+          setRefusals((before) => before + 1);
         }
       }
     },
@@ -204,7 +215,10 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
         setHomeless(undefined);
         form.handleSubmit(
           (said) => write.mutate({ said, as }),
-          (wrong) => setHomeless(unbound(wrong, fields.current)),
+          (wrong) => {
+            setHomeless(unbound(wrong, fields.current));
+            setRefusals((before) => before + 1);
+          },
         )();
       }
     },
@@ -217,6 +231,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
       leave?.();
     },
     pending: write.isPending,
+    refusals,
     sent: write.isSuccess,
     error: homeless ?? (allPlaced ? undefined : write.error),
     foundAt,

@@ -39,7 +39,7 @@ export function HoldLine({ hold, active, asks, here }: Schemas['HoldOnSheet'] & 
           ) : undefined
         }
       >
-        <chakra.span color={active || asks ? 'amber' : 'muted'} fontWeight={active || asks ? 700 : 400}>
+        <chakra.span color={active || asks ? 'amberInk' : 'muted'} fontWeight={active || asks ? 700 : 400}>
           {floor.HoldKind[hold.kind]}
         </chakra.span>
         : {hold.why}

@@ -260,7 +260,8 @@ class BenchIT {
 
     private Locator named(String words) {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
-                .or(page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(words)));
+                .or(page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(words)))
+                .or(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(words)));
     }
 
     private static Locator.WaitForOptions gone() {

@@ -140,10 +140,7 @@ class DraftsIT {
 
     private void open(String key) {
         if (key.equals("v")) {
-            page.getByRole(
-                            AriaRole.BUTTON,
-                            new Page.GetByRoleOptions().setName("correct").setExact(true))
-                    .click();
+            window.click("Correct what was said at the counter");
         } else {
             page.keyboard().press(key);
         }

@@ -1,0 +1,123 @@
+package wrenchnotes.server.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import wrenchnotes.server.Client;
+
+/** Every address of the application in use: by keyboard and scanner, while it loads, and when the server is away. */
+class EveryPageInUseIT {
+
+    @RegisterExtension
+    static final Visit VISIT = Visit.by("ines");
+
+    private Window window;
+    private Page page;
+    private Client client;
+
+    @BeforeEach
+    void open() {
+        window = VISIT.window();
+        page = window.page();
+        client = new Client(VISIT.shop().url()).signedIn("ines", "quay");
+    }
+
+    private void show(String address) {
+        page.navigate(address);
+        page.waitForFunction("() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')");
+    }
+
+    /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
+    @Test
+    void aScanWithNothingFocusedFindsItsUnit() {
+        for (String address : Addresses.of(client)) {
+            show(address);
+            long job = address.equals("/jobs/2") ? 3 : 2;
+            window.scans("WN-000" + job);
+            page.waitForURL("**/jobs/" + job);
+            assertThat(page.getByRole(AriaRole.DIALOG).count()).as(address).isZero();
+        }
+    }
+
+    /** While an answer is awaited something says so; when none comes, what to do is said; when the server is back, so is the page. */
+    @Test
+    void aServerThatIsSlowOrAwayIsSaidToBe() {
+        AtomicReference<Server> server = new AtomicReference<>(Server.THERE);
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/**", route -> {
+            if (server.get() == Server.THERE || route.request().url().contains("/api/session")) {
+                route.resume();
+            } else if (server.get() == Server.SLOW) {
+                held.add(route);
+            } else {
+                route.abort();
+            }
+        });
+        for (String address :
+                List.of("/rack", "/lots", "/models", "/drawers", "/patterns", "/jobs/1", "/bench/1", "/team")) {
+            server.set(Server.SLOW);
+            page.navigate(address);
+            page.getByText("Fetching…").first().waitFor();
+            server.set(Server.AWAY);
+            held.forEach(Route::abort);
+            held.clear();
+            page.getByText("does not answer").first().waitFor();
+            assertThat(page.getByRole(AriaRole.ALERT).count()).as(address).isPositive();
+            server.set(Server.THERE);
+            window.click("Try again");
+            page.getByText("does not answer")
+                    .first()
+                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        }
+    }
+
+    private enum Server {
+        THERE,
+        SLOW,
+        AWAY
+    }
+
+    /** By the Tab key alone one comes to everything that can be pressed, and sees where one is. */
+    @Test
+    void theTabKeyComesToEverything() {
+        for (String address : List.of("/rack", "/checkin", "/drawers", "/patterns", "/gauges/limit")) {
+            show(address);
+            int pressable = ((Number) page.evaluate("""
+                    () => [...document.querySelectorAll('button:not([disabled]), a[href], input:not([type=radio]), select, textarea')]
+                        .filter((one) => one.offsetParent !== null && one.tabIndex >= 0).length
+                    """)).intValue();
+            page.evaluate("() => { window.met = new Set(); window.unseen = []; }");
+            for (int press = 0; press < pressable + 25; press++) {
+                page.keyboard().press("Tab");
+                page.evaluate("""
+                        () => {
+                          const one = document.activeElement;
+                          if (one && one !== document.body && !window.met.has(one)) {
+                            window.met.add(one);
+                            const look = getComputedStyle(one);
+                            if (look.outlineStyle === 'none' && look.boxShadow === 'none') {
+                              window.unseen.push(one.outerHTML.slice(0, 120));
+                            }
+                          }
+                        }
+                        """);
+            }
+            assertThat(((Number) page.evaluate("() => window.met.size")).intValue())
+                    .as(address)
+                    .isGreaterThanOrEqualTo(pressable);
+            assertThat((List<?>) page.evaluate("() => window.unseen"))
+                    .as(address + ": one does not see where one is")
+                    .isEmpty();
+        }
+    }
+}

@@ -130,7 +130,8 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
       )}
       {noting && <NoteForm job={bench.unit.jobId} press={press} busy={busy} leave={() => setNoting(false)} />}
       {counting && <CountMissing steps={first} missing={missing} set={setMissing} />}
-      <Box mt="auto" display="grid" gap="9px">
+      {/* What begins it is always in sight, however much there is to read. */}
+      <Box mt="auto" display="grid" gap="9px" position="sticky" bottom="-12px" bg="matSurface" py="9px">
         <Act look="benchMain" minH="62px" fontSize="xl" keyName="Space" disabled={!ready} onClick={begin}>
           It is off and unplugged: begin
         </Act>

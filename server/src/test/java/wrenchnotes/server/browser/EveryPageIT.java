@@ -69,15 +69,31 @@ class EveryPageIT {
                         .isLessThanOrEqualTo(0);
             }
             page.setViewportSize(1280, 800);
-            for (String light : List.of("as it is", "dark", "lit")) {
+            all.assertThatCode(window::assertAccessible).as(address).doesNotThrowAnyException();
+            // Only the bench is dark as it is; one page of each kind is looked at in its other light.
+            if (kinds.add(address.replaceAll("\\d+", "n"))) {
                 page.evaluate(
-                        "light => { document.documentElement.className = light === 'as it is' ? '' : light; }", light);
+                        "light => { document.documentElement.className = light; }",
+                        address.startsWith("/bench/") ? "lit" : "dark");
                 all.assertThatCode(window::assertAccessible)
-                        .as(address + ", " + light)
+                        .as(address + " in its other light")
                         .doesNotThrowAnyException();
             }
         }
         all.assertAll();
+    }
+
+    /** On a phone the header leaves the screen to the room. */
+    @Test
+    void aPhonesHeaderTakesATenthOfTheScreenAtMost() {
+        page.setViewportSize(390, 844);
+        for (String address : List.of("/rack", "/checkin")) {
+            show(address);
+            assertThat(((Number) page.evaluate(TOO_WIDE)).intValue())
+                    .as(address)
+                    .isLessThanOrEqualTo(0);
+            assertThat(page.locator("header").boundingBox().height).as(address).isLessThanOrEqualTo(84.4);
+        }
     }
 
     /** How light it is shown is the device's own, and stays. */

@@ -68,7 +68,6 @@ export function KeyCap({ name }: { name: string }) {
       border="1px solid currentColor"
       borderRadius="sm"
       px="5px"
-      opacity={0.9}
       aria-hidden="true"
     >
       {name}

@@ -62,7 +62,8 @@ class BenchIT {
             @Override
             public void on(Locator target) {
                 target.focus();
-                page.keyboard().press("Enter");
+                // In a group of radio buttons Enter sends the form.
+                page.keyboard().press("radio".equals(target.getAttribute("type")) ? "Space" : "Enter");
             }
         };
         run();

@@ -46,6 +46,8 @@ export type Sending<In extends FieldValues, As = void> = Fields<In> & {
   foundAt?: number;
   /** it was sent elsewhere, or is thrown away */
   forget: (then?: In) => void;
+  /** the form is of something else now, of which nothing is typed yet */
+  begin: (blank: In) => void;
 };
 
 type Asked<In extends FieldValues, Out, As, Answer> = {
@@ -194,7 +196,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   return {
     value,
     put: (at, next) => {
-      form.setValue(at, next, { shouldDirty: true });
+      form.setValue(at, next);
       form.clearErrors(at);
       typed();
     },
@@ -236,5 +238,9 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
     error: homeless ?? (allPlaced ? undefined : write.error),
     foundAt,
     forget,
+    begin: (next) => {
+      first.current = next;
+      forget(next);
+    },
   };
 }

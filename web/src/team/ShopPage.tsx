@@ -65,6 +65,7 @@ function SettingsForm({ shop, changeable }: { shop: Schemas['ShopView']; changea
     blank,
     check: z.looseObject({
       name: said.words('Say what the shop is called'),
+      currency: z.string().trim().toUpperCase(),
       hour: said.sum(currency),
       electrical: z.looseObject({
         earthOhm: said.quantity('Ω', 'Say the most'),

@@ -39,7 +39,7 @@ export function Slots({ slots, changeable }: { slots: Slot[]; changeable: boolea
   });
   const choose = (slot?: Slot) => {
     setPicked(slot);
-    form.forget({ name: slot?.name ?? '' });
+    form.begin({ name: slot?.name ?? '' });
   };
   const shelves = [...new Set(slots.map((slot) => slot.shelf))];
   return (

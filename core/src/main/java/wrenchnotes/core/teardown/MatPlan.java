@@ -95,6 +95,7 @@ public record MatPlan(List<MatPage> pages) {
         private final double[] bottoms;
         private final List<MatPage> pages = new ArrayList<>();
         private List<MatCell> cells = new ArrayList<>();
+        private int current;
 
         private Laying(int columns) {
             width = columnWidth(columns);
@@ -177,17 +178,18 @@ public record MatPlan(List<MatPage> pages) {
             }
         }
 
-        /** The first column, and if need be the next page, that has this much room. */
+        /** This column or the next one, and if need be the next page, that has this much room: cells stay in their order. */
         private int room(double height) {
-            for (int column = 0; column < bottoms.length; column++) {
-                if (BOTTOM - bottoms[column] >= height - 1e-9) {
-                    return column;
-                }
+            while (current < bottoms.length && BOTTOM - bottoms[current] < height - 1e-9) {
+                current++;
             }
-            pages.add(new MatPage(List.copyOf(cells)));
-            cells = new ArrayList<>();
-            Arrays.fill(bottoms, TOP);
-            return 0;
+            if (current == bottoms.length) {
+                pages.add(new MatPage(List.copyOf(cells)));
+                cells = new ArrayList<>();
+                Arrays.fill(bottoms, TOP);
+                current = 0;
+            }
+            return current;
         }
 
         private List<MatPage> pages() {

@@ -71,6 +71,12 @@ class MatPlanTest {
         steps.forEach(step -> step.things()
                 .forEach(thing -> assertThat(laid.remove(thing.id())).isEqualTo(thing.count())));
         assertThat(laid).isEmpty();
+        // Whoever follows the numbers goes down one column after the other.
+        List<Integer> numbers = plan.pages().stream()
+                .flatMap(page -> page.cells().stream())
+                .map(cell -> Integer.valueOf(cell.label().split(" ")[0]))
+                .toList();
+        assertThat(numbers).isSorted();
     }
 
     private static void apart(List<MatCell> cells) {

@@ -1,6 +1,5 @@
 package wrenchnotes.server.paper;
 
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import wrenchnotes.core.teardown.FastenerGroup;
@@ -22,7 +21,7 @@ final class FastenerDrawing {
         double radius = shape.headDiameterMm() / 2;
         double side = x + shape.headDiameterMm() + MatPlan.HEAD_TO_SIDE;
         return "<g fill=\"none\" stroke=\"#111\" stroke-width=\"0.2\">"
-                + text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\"/>", x + radius, y, radius)
+                + Svg.text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\"/>", x + radius, y, radius)
                 + recess(group, x + radius, y, radius)
                 + side(group, shape, side, y)
                 + "</g>";
@@ -31,24 +30,24 @@ final class FastenerDrawing {
     private static String recess(FastenerGroup group, double x, double y, double r) {
         return switch (group.head()) {
             case CROSS ->
-                text(
+                Svg.text(
                         "<path d=\"M%.2f %.2fh%.2fM%.2f %.2fv%.2f\" stroke-width=\"%.2f\"/>",
                         x - r * 0.55, y, r * 1.1, x, y - r * 0.55, r * 1.1, r * 0.25);
             case SLOTTED ->
-                text("<path d=\"M%.2f %.2fh%.2f\" stroke-width=\"%.2f\"/>", x - r * 0.8, y, r * 1.6, r * 0.22);
+                Svg.text("<path d=\"M%.2f %.2fh%.2f\" stroke-width=\"%.2f\"/>", x - r * 0.8, y, r * 1.6, r * 0.22);
             case HEX -> polygon(x, y, 6, r * 0.56, r * 0.56);
             case TRI_WING ->
                 IntStream.of(90, 210, 330)
-                        .mapToObj(angle -> text(
+                        .mapToObj(angle -> Svg.text(
                                 "<path d=\"M%.2f %.2fL%s\" stroke-width=\"%.2f\"/>",
                                 x, y, ray(x, y, angle, r * 0.62), r * 0.24))
                         .collect(Collectors.joining());
-            case RIVET -> text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\"/>", x, y, r * 0.34);
+            case RIVET -> Svg.text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\"/>", x, y, r * 0.34);
             case CLIP -> "";
             case HEXALOBULAR -> polygon(x, y, 12, r * 0.6, r * 0.37);
             case HEXALOBULAR_SECURITY ->
                 polygon(x, y, 12, r * 0.6, r * 0.37)
-                        + text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\" fill=\"#111\"/>", x, y, r * 0.12);
+                        + Svg.text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\" fill=\"#111\"/>", x, y, r * 0.12);
         };
     }
 
@@ -60,7 +59,7 @@ final class FastenerDrawing {
 
     private static String ray(double x, double y, double degrees, double length) {
         double angle = Math.toRadians(degrees);
-        return text("%.2f %.2f", x + Math.cos(angle) * length, y - Math.sin(angle) * length);
+        return Svg.text("%.2f %.2f", x + Math.cos(angle) * length, y - Math.sin(angle) * length);
     }
 
     private static String side(FastenerGroup group, FastenerShape shape, double x, double y) {
@@ -71,10 +70,10 @@ final class FastenerDrawing {
         boolean pointed = group.thread() == ThreadForm.TAPPING;
         double tip = Math.min(pointed ? r * 1.9 : r * 0.4, group.lengthMm() * 0.4);
         double nose = pointed ? 0 : r - tip;
-        return text(
+        return Svg.text(
                         "<path d=\"M%1$.2f %2$.2fQ%3$.2f %2$.2f %3$.2f %4$.2fQ%3$.2f %5$.2f %1$.2f %5$.2fZ\"/>",
                         neck, y - half, x, y, y + half)
-                + text(
+                + Svg.text(
                         "<path d=\"M%1$.2f %2$.2fH%3$.2fL%4$.2f %5$.2fV%6$.2fL%3$.2f %7$.2fH%1$.2fZ\"/>",
                         neck, y - r, end - tip, end, y - nose, y + nose, y + r)
                 + threads(shape, neck, end - tip, y, r);
@@ -87,12 +86,8 @@ final class FastenerDrawing {
         }
         StringBuilder path = new StringBuilder("<path stroke-width=\"0.12\" d=\"");
         for (double at = from + shape.pitchMm() * 0.8; at < to; at += shape.pitchMm()) {
-            path.append(text("M%.2f %.2fL%.2f %.2f", at, y - r, at - shape.pitchMm() * 0.45, y + r));
+            path.append(Svg.text("M%.2f %.2fL%.2f %.2f", at, y - r, at - shape.pitchMm() * 0.45, y + r));
         }
         return path.append("\"/>").toString();
-    }
-
-    static String text(String format, Object... values) {
-        return String.format(Locale.ROOT, format, values);
     }
 }

@@ -71,7 +71,7 @@ class Leaving {
                 .last()
                 .ifPresent(made -> sheet.line(
                         "electrical",
-                        made.check().sentence() + ", by " + made.by() + ", "
+                        shop.now().decimal().written(made.check().sentence()) + ", by " + made.by() + ", "
                                 + day(made.at().at()) + rule()));
         belongings(job, sheet);
         return kit.pdf("sheet", sheet.with(shop.now().name(), shop.now().terms()));

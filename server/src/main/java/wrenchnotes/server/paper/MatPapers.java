@@ -15,7 +15,6 @@ import wrenchnotes.server.bench.BenchService;
 @Component
 class MatPapers {
 
-    private static final double RULE_MM = 50;
     /** About how wide a letter of the paper's font is, at the size of the words in a cell. */
     private static final double LETTER_MM = 1.75;
 
@@ -53,19 +52,17 @@ class MatPapers {
 
     private static String svg(MatPlan.MatPage page) {
         double y = MatPlan.PAGE_HEIGHT - MatPlan.MARGIN - 3;
-        return FastenerDrawing.text(
+        return Svg.text(
                         "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1$.0fmm\" height=\"%2$.0fmm\""
                                 + " viewBox=\"0 0 %1$.0f %2$.0f\">",
                         MatPlan.PAGE_WIDTH, MatPlan.PAGE_HEIGHT)
                 + page.cells().stream().map(MatPapers::cell).collect(Collectors.joining())
-                + FastenerDrawing.text(
-                        "<path d=\"M%.2f %.2fv-2m0 1h%.2fm0 -1v2\" fill=\"none\" stroke=\"black\" stroke-width=\"0.2\"/>",
-                        MatPlan.MARGIN, y, RULE_MM)
+                + Svg.ruler(MatPlan.MARGIN, y)
                 + "</svg>";
     }
 
     private static String cell(MatPlan.MatCell cell) {
-        StringBuilder svg = new StringBuilder(FastenerDrawing.text(
+        StringBuilder svg = new StringBuilder(Svg.text(
                 "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\" rx=\"1.2\" fill=\"none\" stroke=\"#555\" stroke-width=\"0.3\"/>",
                 cell.x(), cell.y(), cell.width(), cell.height()));
         for (MatPlan.MatRow row : cell.rows()) {
@@ -73,7 +70,7 @@ class MatPapers {
                 svg.append(
                         row.thing() instanceof FastenerGroup group
                                 ? FastenerDrawing.svg(group, left, row.middle())
-                                : FastenerDrawing.text(
+                                : Svg.text(
                                         "<rect x=\"%.2f\" y=\"%.2f\" width=\"6\" height=\"6\" rx=\"0.6\" fill=\"none\" stroke=\"#111\" stroke-width=\"0.2\"/>",
                                         left, row.middle() - 3));
             }
@@ -102,7 +99,7 @@ class MatPapers {
         String text = words.printable(said);
         int most = (int) ((cell.width() - 6) / LETTER_MM);
         return new Lettering(
-                FastenerDrawing.text("left: %.2fmm; top: %.2fmm; %s", cell.x() + 3, y, look),
+                Svg.text("left: %.2fmm; top: %.2fmm; %s", cell.x() + 3, y, look),
                 text.length() > most ? text.substring(0, most - 1) + "…" : text);
     }
 }

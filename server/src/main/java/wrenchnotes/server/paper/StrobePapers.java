@@ -1,15 +1,13 @@
 package wrenchnotes.server.paper;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.gauge.StrobeDisc;
 import wrenchnotes.core.gauge.StrobeDisc.DiscPlan;
 import wrenchnotes.core.gauge.StrobeDisc.PointMm;
 import wrenchnotes.core.gauge.StrobeDisc.StrobeRing;
+import wrenchnotes.core.typed.Figures;
 
 /** A strobe disc on paper, to scale. A line of 50 mm beside it shows whether the printer kept the scale. */
 @Component
@@ -17,7 +15,6 @@ public class StrobePapers {
 
     private static final double MARGIN_MM = 6;
     private static final double FOOT_MM = 14;
-    private static final double RULE_MM = 50;
     private static final String KEPT = "This line is 50 mm long if it was printed to scale.";
 
     private final PaperKit kit;
@@ -32,17 +29,17 @@ public class StrobePapers {
 
     /** @param worded whether its words are drawn too: on paper they are letters */
     private static String drawn(DiscPlan plan, boolean worded) {
-        double wide = Math.max(plan.diameterMm(), RULE_MM + 20) + 2 * MARGIN_MM;
+        double wide = Math.max(plan.diameterMm(), Svg.RULE_MM + 20) + 2 * MARGIN_MM;
         double high =
                 plan.diameterMm() + 2 * MARGIN_MM + FOOT_MM + 4 * plan.rings().size();
         double x = wide / 2;
         double y = MARGIN_MM + plan.diameterMm() / 2;
-        StringBuilder svg = new StringBuilder(text(
+        StringBuilder svg = new StringBuilder(Svg.text(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1$.2fmm\" height=\"%2$.2fmm\""
                         + " viewBox=\"0 0 %1$.2f %2$.2f\">\n",
                 wide, high));
-        svg.append(text("<title>Strobe disc: %s</title>\n", String.join("; ", words(plan))));
-        svg.append(text(
+        svg.append(Svg.text("<title>Strobe disc: %s</title>\n", String.join("; ", words(plan))));
+        svg.append(Svg.text(
                 "<g fill=\"none\" stroke=\"black\" stroke-width=\"0.2\"><circle cx=\"%.3f\" cy=\"%.3f\" r=\"%.3f\"/>"
                         + "<circle cx=\"%.3f\" cy=\"%.3f\" r=\"%.3f\"/>"
                         + "<path d=\"M%.3f %.3fh4m-2 -2v4\"/></g>\n",
@@ -52,7 +49,7 @@ public class StrobePapers {
             for (int bar = 0; bar < ring.bars(); bar++) {
                 char pen = 'M';
                 for (PointMm point : StrobeDisc.outline(ring, bar)) {
-                    svg.append(text("%s%.3f %.3f", pen, x + point.x(), y - point.y()));
+                    svg.append(Svg.text("%s%.3f %.3f", pen, x + point.x(), y - point.y()));
                     pen = 'L';
                 }
                 svg.append('Z');
@@ -60,15 +57,13 @@ public class StrobePapers {
             svg.append("\"/>\n");
         }
         double foot = plan.diameterMm() + 2 * MARGIN_MM + 4;
-        svg.append(text(
-                "<path d=\"M%.2f %.2fv-2m0 1h%.2fm0 -1v2\" fill=\"none\" stroke=\"black\" stroke-width=\"0.2\"/>\n",
-                MARGIN_MM, foot, RULE_MM));
+        svg.append(Svg.ruler(MARGIN_MM, foot)).append("\n");
         if (worded) {
             svg.append("<g font-family=\"sans-serif\" font-size=\"3\">");
-            svg.append(text("<text x=\"%.2f\" y=\"%.2f\">%s</text>", MARGIN_MM, foot + 4, KEPT));
+            svg.append(Svg.text("<text x=\"%.2f\" y=\"%.2f\">%s</text>", MARGIN_MM, foot + 4, KEPT));
             double line = foot + 8;
             for (String words : words(plan)) {
-                svg.append(text("<text x=\"%.2f\" y=\"%.2f\">%s</text>", MARGIN_MM, line, words));
+                svg.append(Svg.text("<text x=\"%.2f\" y=\"%.2f\">%s</text>", MARGIN_MM, line, words));
                 line += 4;
             }
             svg.append("</g>\n");
@@ -84,23 +79,12 @@ public class StrobePapers {
     /** From the outer ring inwards. */
     private static List<String> words(DiscPlan plan) {
         return plan.rings().stream()
-                .map(ring -> text(
+                .map(ring -> Svg.text(
                         "%d bars: %s rpm under %s flashes a second (stand still at %s)",
                         ring.bars(),
-                        plain(ring.asked().rpm()),
-                        plain(ring.asked().flashes()),
-                        plain(ring.standsAtRpm())))
+                        Figures.of(ring.asked().rpm(), 5),
+                        Figures.of(ring.asked().flashes(), 5),
+                        Figures.of(ring.standsAtRpm(), 5)))
                 .toList();
-    }
-
-    private static String plain(double value) {
-        return new BigDecimal(value)
-                .round(new MathContext(5))
-                .stripTrailingZeros()
-                .toPlainString();
-    }
-
-    private static String text(String format, Object... values) {
-        return String.format(Locale.ROOT, format, values);
     }
 }

@@ -139,7 +139,7 @@ public class TeardownSheets {
         }
         double wide = MatPlan.width(group) + 1;
         double high = FastenerShape.of(group).headDiameterMm() + 1;
-        String drawing = FastenerDrawing.text(
+        String drawing = Svg.text(
                         "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%1$.2fmm\" height=\"%2$.2fmm\""
                                 + " viewBox=\"0 0 %1$.2f %2$.2f\">",
                         wide, high)

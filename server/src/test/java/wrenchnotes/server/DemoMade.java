@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.util.FileSystemUtils;
 
@@ -33,8 +32,11 @@ final class DemoMade {
                 FileChannel.open(ALL.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
             FileLock lock = channel.lock();
             if (!Files.exists(made)) {
+                // Of what was compiled before nobody has any use.
+                try (Stream<Path> older = Files.list(ALL)) {
+                    older.filter(Files::isDirectory).forEach(DemoMade::delete);
+                }
                 Path making = ALL.resolve("making");
-                FileSystemUtils.deleteRecursively(making);
                 Files.createDirectories(making);
                 maker.make(making);
                 Files.move(making, made);
@@ -42,6 +44,14 @@ final class DemoMade {
             lock.release();
         }
         FileSystemUtils.copyRecursively(made, data);
+    }
+
+    private static void delete(Path folder) {
+        try {
+            FileSystemUtils.deleteRecursively(folder);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** Of today, and of what is compiled now. */
@@ -56,7 +66,7 @@ final class DemoMade {
 
     private static Stream<Path> files(Path folder) {
         try (Stream<Path> all = Files.walk(folder)) {
-            return List.copyOf(all.filter(Files::isRegularFile).toList()).stream();
+            return all.filter(Files::isRegularFile).toList().stream();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

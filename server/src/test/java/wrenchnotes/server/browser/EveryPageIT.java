@@ -10,7 +10,6 @@ import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import wrenchnotes.server.Client;
 
 /** Every address of the application: on a wide and on a narrow screen, and in each light. */
 class EveryPageIT {
@@ -33,18 +32,11 @@ class EveryPageIT {
 
     private Window window;
     private Page page;
-    private Client client;
 
     @BeforeEach
     void open() {
         window = VISIT.window();
         page = window.page();
-        client = new Client(VISIT.shop().url()).signedIn("ines", "quay");
-    }
-
-    private void show(String address) {
-        page.navigate(address);
-        page.waitForFunction("() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')");
     }
 
     /** Accessible by WCAG 2.2 A and AA, as far as axe-core can tell, in each light that a device can be set to. */
@@ -52,10 +44,10 @@ class EveryPageIT {
     void everyAddressFitsAWideAndANarrowScreenAndIsAccessibleInEachLight() {
         SoftAssertions all = new SoftAssertions();
         Set<String> kinds = new TreeSet<>();
-        List<String> addresses = Addresses.of(client);
+        List<String> addresses = Addresses.of(VISIT.lead());
         assertThat(addresses).hasSizeGreaterThan(40);
         for (String address : addresses) {
-            show(address);
+            window.show(address);
             all.assertThat(page.locator("body").innerText())
                     .as(address)
                     .doesNotContain("Something broke", "undefined", "NaN", "[object", "Fetching…");
@@ -88,7 +80,7 @@ class EveryPageIT {
     void aPhonesHeaderTakesATenthOfTheScreenAtMost() {
         page.setViewportSize(390, 844);
         for (String address : List.of("/rack", "/checkin")) {
-            show(address);
+            window.show(address);
             assertThat(((Number) page.evaluate(TOO_WIDE)).intValue())
                     .as(address)
                     .isLessThanOrEqualTo(0);
@@ -99,14 +91,14 @@ class EveryPageIT {
     /** How light it is shown is the device's own, and stays. */
     @Test
     void aDeviceShowsEverythingDarkIfItIsSetSo() {
-        show("/rack");
+        window.show("/rack");
         String paper = background();
         page.keyboard().press("?");
         window.click("all dark");
         window.click("Back to work");
         assertThat(background()).isNotEqualTo(paper);
         page.reload();
-        show("/models");
+        window.show("/models");
         assertThat(background()).isNotEqualTo(paper);
     }
 

@@ -13,7 +13,6 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import wrenchnotes.server.Client;
 
 /** Every address of the application in use: by keyboard and scanner, while it loads, and when the server is away. */
 class EveryPageInUseIT {
@@ -23,25 +22,18 @@ class EveryPageInUseIT {
 
     private Window window;
     private Page page;
-    private Client client;
 
     @BeforeEach
     void open() {
         window = VISIT.window();
         page = window.page();
-        client = new Client(VISIT.shop().url()).signedIn("ines", "quay");
-    }
-
-    private void show(String address) {
-        page.navigate(address);
-        page.waitForFunction("() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')");
     }
 
     /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
     @Test
     void aScanWithNothingFocusedFindsItsUnit() {
-        for (String address : Addresses.of(client)) {
-            show(address);
+        for (String address : Addresses.of(VISIT.lead())) {
+            window.show(address);
             long job = address.equals("/jobs/2") ? 3 : 2;
             window.scans("WN-000" + job);
             page.waitForURL("**/jobs/" + job);
@@ -91,7 +83,7 @@ class EveryPageInUseIT {
     @Test
     void theTabKeyComesToEverything() {
         for (String address : List.of("/rack", "/checkin", "/drawers", "/patterns", "/gauges/limit")) {
-            show(address);
+            window.show(address);
             int pressable = ((Number) page.evaluate("""
                     () => [...document.querySelectorAll('button:not([disabled]), a[href], input:not([type=radio]), select, textarea')]
                         .filter((one) => one.offsetParent !== null && one.tabIndex >= 0).length

@@ -130,6 +130,12 @@ public final class Window implements AutoCloseable {
                 """, code);
     }
 
+    /** Goes to an address, and waits until all of it is there. */
+    void show(String address) {
+        page.navigate(address);
+        page.waitForFunction("() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')");
+    }
+
     /** Waits until the page says each of these. */
     void says(String... words) {
         for (String one : words) {

@@ -75,6 +75,21 @@ export function KeyCap({ name }: { name: string }) {
   );
 }
 
+/** How a word looks that can be picked, alone or as one of several. */
+export function wordLook(on: boolean) {
+  return {
+    minH: '34px',
+    px: '10px',
+    py: '4px',
+    borderRadius: 'sm',
+    border: '1px solid',
+    borderColor: on ? 'mat' : 'chipEdge',
+    bg: on ? 'mat' : 'card',
+    color: on ? 'onMat' : 'ink',
+    fontSize: 'sm',
+  } as const;
+}
+
 /** One of several words that can be picked. */
 export function Chip({
   on,
@@ -90,17 +105,12 @@ export function Chip({
     <chakra.button
       type="button"
       aria-pressed={on}
-      minH="34px"
-      px="10px"
-      py="4px"
-      borderRadius="sm"
-      border="1px solid"
-      borderStyle={struck ? 'dashed' : 'solid'}
-      borderColor={on ? 'mat' : 'chipEdge'}
-      bg={on ? 'mat' : 'card'}
-      color={on ? 'onMat' : struck ? 'muted' : 'ink'}
-      textDecoration={struck ? 'line-through' : undefined}
-      fontSize="sm"
+      {...wordLook(on)}
+      {...(struck && {
+        borderStyle: 'dashed',
+        color: on ? 'onMat' : 'muted',
+        textDecoration: 'line-through',
+      })}
       cursor="pointer"
       {...rest}
     >

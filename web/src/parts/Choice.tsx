@@ -1,5 +1,6 @@
-import { chakra, RadioGroup } from '@chakra-ui/react';
+import { type chakra, RadioGroup } from '@chakra-ui/react';
 import type { ComponentProps, ReactNode } from 'react';
+import { wordLook } from './Buttons';
 
 /** What is pressed lies over the whole word, so that a finger, a pointer and whoever tests it meet the same thing. */
 const OVER_ALL = {
@@ -16,8 +17,6 @@ const OVER_ALL = {
 type Props<T extends string> = {
   /** what is chosen, for those who do not see it */
   label: string;
-  /** printed before the words */
-  name?: ReactNode;
   words: Record<T, ReactNode>;
   picked?: T;
   pick: (one: T) => void;
@@ -27,7 +26,7 @@ type Props<T extends string> = {
 } & Omit<ComponentProps<typeof RadioGroup.Root>, 'children' | 'value' | 'onValueChange'>;
 
 /** Exactly one of a few words: the arrow keys go through them, Tab passes them at once. */
-export function Choice<T extends string>({ label, name, words, picked, pick, off, each, ...rest }: Props<T>) {
+export function Choice<T extends string>({ label, words, picked, pick, off, each, ...rest }: Props<T>) {
   return (
     <RadioGroup.Root
       aria-label={label}
@@ -40,11 +39,6 @@ export function Choice<T extends string>({ label, name, words, picked, pick, off
       onValueChange={({ value }) => value && pick(value as T)}
       {...rest}
     >
-      {name && (
-        <chakra.span fontSize="xs" fontWeight={700}>
-          {name}
-        </chakra.span>
-      )}
       {(Object.keys(words) as T[]).map((one) => {
         const on = picked === one;
         return (
@@ -53,15 +47,7 @@ export function Choice<T extends string>({ label, name, words, picked, pick, off
             <RadioGroup.ItemText
               display="inline-flex"
               alignItems="center"
-              minH="34px"
-              px="10px"
-              py="4px"
-              borderRadius="sm"
-              border="1px solid"
-              borderColor={on ? 'mat' : 'chipEdge'}
-              bg={on ? 'mat' : 'card'}
-              color={on ? 'onMat' : 'ink'}
-              fontSize="sm"
+              {...wordLook(on)}
               fontWeight={400}
               lineHeight="inherit"
               opacity={off ? 0.5 : 1}

@@ -27,7 +27,7 @@ export function figures(words: string): string {
 }
 
 const DAY = { day: 'numeric', month: 'short' } as const;
-const CLOCK = { hour: '2-digit', minute: '2-digit', hour12: false } as const;
+const CLOCK = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const;
 const WORDS = { DAY_FIRST: 'en-GB', MONTH_FIRST: 'en-US' } as const;
 
 /** "26 Nov 2026", "Nov 26, 2026" or "2026-11-26". */

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { figures } from '../api/shopWide';
 import { MarkedPhoto } from '../drawing/MarkedPhoto';
 import { SideOutline } from '../drawing/SideOutline';
 import { Caution } from '../parts/States';
@@ -62,7 +63,7 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
           {way === 'IN' &&
             keepApart.map((words) => (
               <Box key={words} borderLeft="5px solid" borderColor="brassLight" pl="12px" fontSize="md">
-                {words}
+                {figures(words)}
               </Box>
             ))}
         </Box>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { floor, rules } from '../api/enumWords';
+import { figures } from '../api/shopWide';
 import { Form, Sends } from '../form/Form';
 import { QuantityIn } from '../form/fields';
 import { said } from '../form/said';
@@ -88,7 +89,7 @@ export function WhatIsIt({
       {fits && (
         <Box aria-live="polite" display="grid" gap="7px">
           <Box fontSize="lg" fontWeight={700}>
-            {fits.words}
+            {figures(fits.words)}
           </Box>
           {fits.fits.map((match) => (
             <Fit key={match.group.id} match={match} bench={bench} press={press} busy={busy} />
@@ -141,8 +142,8 @@ function Fit({
     <Box border="1px solid" borderColor="matLine" borderRadius="sm" p="8px 12px">
       <b>{match.group.label}</b>, {match.open} open
       <Box fontSize="sm" color="chalkDust">
-        {match.agrees.length > 0 && `agrees: ${match.agrees.join(', ')}`}
-        {match.differs.length > 0 && ` · differs: ${match.differs.join(', ')}`}
+        {match.agrees.length > 0 && figures(`agrees: ${match.agrees.join(', ')}`)}
+        {match.differs.length > 0 && figures(` · differs: ${match.differs.join(', ')}`)}
       </Box>
       {from && (
         <Act

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
+import { figure, figures } from '../api/shopWide';
 import { MeasuredScrew } from '../drawing/MeasuredScrew';
 import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
@@ -138,12 +139,13 @@ export function ThreadPage() {
 function Places({ places }: { places: NonNullable<Schemas['ThreadAnswer']['places']> }) {
   return (
     <Box mt="12px" role="group" aria-label="Open places">
-      <b>{places.words}</b>
+      <b>{figures(places.words)}</b>
       {places.fits.map((fit) => (
         <Box key={fit.group.id} borderTop="1px solid" borderColor="line" py="3px">
-          <b>{fit.group.label}</b>, {fit.open} open: {fit.group.diameterMm} × {fit.group.lengthMm} mm.{' '}
-          {fit.agrees.length > 0 && `Agrees: ${fit.agrees.join(', ')}. `}
-          {fit.differs.length > 0 && `Differs: ${fit.differs.join(', ')}.`}
+          <b>{fit.group.label}</b>, {fit.open} open: {figure(fit.group.diameterMm)} ×{' '}
+          {figure(fit.group.lengthMm)} mm.{' '}
+          {fit.agrees.length > 0 && figures(`Agrees: ${fit.agrees.join(', ')}. `)}
+          {fit.differs.length > 0 && figures(`Differs: ${fit.differs.join(', ')}.`)}
         </Box>
       ))}
     </Box>

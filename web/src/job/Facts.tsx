@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { useCurrency } from '../api/session';
+import { figures } from '../api/shopWide';
 import { day } from '../api/words';
 import { Chapters } from '../diagnosis/Chapters';
 import { DiagnosisPart } from '../diagnosis/DiagnosisPart';
@@ -60,7 +61,7 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
       </Part>
       {sheet.electrical && (
         <Part title="Electrical check">
-          <Line>{sheet.electrical}</Line>
+          <Line>{figures(sheet.electrical)}</Line>
         </Part>
       )}
       <Measured job={sheet.job.id} here={change !== undefined} />

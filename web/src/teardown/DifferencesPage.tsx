@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { answers } from '../api/queries';
+import { figures } from '../api/shopWide';
 import { day } from '../api/words';
 import { Act } from '../parts/Buttons';
 import { Pick } from '../parts/Fields';
@@ -98,7 +99,7 @@ function DiffList({ diff }: { diff: Schemas['NotesDiff'] }) {
           <chakra.b color={SORTS[step.sort][1]}>{SORTS[step.sort][0]}</chakra.b> <b>{step.title}</b>
           {step.changes.map((change) => (
             <Box key={change} fontSize="sm" pl="14px">
-              {change}
+              {figures(change)}
             </Box>
           ))}
         </chakra.li>

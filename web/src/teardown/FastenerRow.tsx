@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { floor, rules } from '../api/enumWords';
+import { figures } from '../api/shopWide';
 import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
 import { SideOutline } from '../drawing/SideOutline';
 import { Act } from '../parts/Buttons';
@@ -130,7 +131,7 @@ export function FastenerRow({
       </Box>
       {question && (
         <Box fontSize="sm" color="amberInk" role="note">
-          {question}
+          {figures(question)}
         </Box>
       )}
       <Box display="grid" gridTemplateColumns="1fr auto" gap="8px" mt="4px" alignItems="end">

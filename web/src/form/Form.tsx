@@ -121,16 +121,12 @@ export function Sends<In extends FieldValues, As = void>({
   go,
   bench,
   off,
-  leave = 'Leave it',
-  children,
 }: {
   of: Pick<Sending<In, As>, 'pending' | 'leave'>;
   go: ReactNode;
   /** on the bench: larger, and in its colours */
   bench?: boolean;
   off?: boolean;
-  leave?: string | false;
-  children?: ReactNode;
 }) {
   return (
     <Box display="flex" gap="8px" flexWrap="wrap">
@@ -143,12 +139,9 @@ export function Sends<In extends FieldValues, As = void>({
       >
         {go}
       </Act>
-      {children}
-      {leave && (
-        <Act look={bench ? 'bench' : 'plain'} minH={bench ? '52px' : undefined} onClick={of.leave}>
-          {leave}
-        </Act>
-      )}
+      <Act look={bench ? 'bench' : 'plain'} minH={bench ? '52px' : undefined} onClick={of.leave}>
+        Leave it
+      </Act>
     </Box>
   );
 }

@@ -13,7 +13,8 @@ export function HandoverForm({ sheet, done }: { sheet: Schemas['JobSheet']; done
   const job = sheet.job.id;
   const form = useSending({
     blank: { things: sheet.belongings.map(({ name }) => ({ name, goes: '', why: '' })) } as Said,
-    kept: `handover ${job}`,
+    // What came with it may be put right meanwhile: then each thing is asked for anew.
+    kept: `handover ${job} ${sheet.job.version}`,
     send: ({ things }) =>
       answer(
         api.POST('/api/jobs/{job}/handover', {

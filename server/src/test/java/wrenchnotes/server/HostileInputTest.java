@@ -2,6 +2,7 @@ package wrenchnotes.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
+import static wrenchnotes.server.Client.quoted;
 
 import java.util.List;
 import java.util.Map;
@@ -194,41 +195,11 @@ class HostileInputTest {
                 "/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", List.of(one, two), "why", ""));
         assertThat(circle.status()).isEqualTo(400);
         assertThat(circle.detail()).contains("One → Two → One");
-        Map<String, Object> bad = body(
-                "id",
-                "s",
-                "title",
-                "S",
-                "side",
-                "TOP",
-                "tool",
-                "",
-                "minutes",
-                1,
-                "fasteners",
-                List.of(body(
-                        "id",
-                        "f",
-                        "label",
-                        "f",
-                        "head",
-                        "CROSS",
-                        "size",
-                        "",
-                        "thread",
-                        "TAPPING",
-                        "diameterMm",
-                        2,
-                        "lengthMm",
-                        -1,
-                        "finish",
-                        "BLACK",
-                        "count",
-                        2)));
+        String bad = quoted(
+                "{'why':'','steps':[{'id':'s','title':'S','side':'TOP','tool':'','minutes':1,'fasteners':[{'id':'f',"
+                        + "'label':'f','head':'CROSS','size':'','thread':'TAPPING','diameterMm':2,'lengthMm':-1,'finish':'BLACK','count':2}]}]}");
         assertField(
-                client.put(
-                        "/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", List.of(bad), "why", "")),
-                "steps[0].fasteners[0].lengthMm");
+                client.put("/api/revisions/" + shop.revision + "/teardown", 1, bad), "steps[0].fasteners[0].lengthMm");
         assertThat(client.get("/api/revisions/" + shop.revision + "/teardown")
                         .body()
                         .get("number")

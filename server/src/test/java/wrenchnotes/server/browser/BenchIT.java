@@ -6,7 +6,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -220,7 +219,7 @@ class BenchIT {
         assertThat(page.getByLabel("What was tried").inputValue()).isEqualTo("plays to the end");
         hands.on(named("failed").first());
         hands.on(named("Enter the check").last());
-        page.getByLabel("What was tried").waitFor(gone());
+        page.getByLabel("What was tried").waitFor(Window.GONE);
         hands.act("a", "Open it again");
         window.says("Opened again: why?");
         // What just happened is the likeliest reason, as soon as the bench has heard of it.
@@ -239,7 +238,7 @@ class BenchIT {
         window.says("Opened again once: something was forgotten");
         hands.act("k", "Enter a check");
         hands.on(named("Enter the check").last());
-        page.getByLabel("What was tried").waitFor(gone());
+        page.getByLabel("What was tried").waitFor(Window.GONE);
         window.says("✓ plays to the end");
     }
 
@@ -248,7 +247,7 @@ class BenchIT {
         hands.act("k", "Check it");
         assertThat(page.getByLabel("What was tried").inputValue()).isEqualTo(planned);
         hands.on(named("Enter the check").last());
-        page.getByLabel("What was tried").waitFor(gone());
+        page.getByLabel("What was tried").waitFor(Window.GONE);
     }
 
     private void type(String label, String words) {
@@ -262,9 +261,5 @@ class BenchIT {
         return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(words))
                 .or(page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName(words)))
                 .or(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(words)));
-    }
-
-    private static Locator.WaitForOptions gone() {
-        return new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED);
     }
 }

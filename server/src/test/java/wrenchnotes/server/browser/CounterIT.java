@@ -38,22 +38,22 @@ class CounterIT {
     void aWalkInByKeyboardInOneGo() throws IOException {
         page.navigate("/checkin");
         page.getByLabel("Tag or serial, typed or scanned").waitFor();
-        tab(2);
+        window.tab(2);
         page.keyboard().type("lampl");
         page.getByLabel("Known owners").waitFor();
         page.keyboard().press("Enter");
-        page.getByLabel("Known owners").waitFor(gone());
-        tab(1);
+        page.getByLabel("Known owners").waitFor(Window.GONE);
+        window.tab(1);
         page.keyboard().type("Quistral Q2");
-        tab(1);
+        window.tab(1);
         // A scanner types the serial and ends with Enter: that takes nothing in yet.
         page.keyboard().type("Q2B-99001");
         page.keyboard().press("Enter");
-        tab(1);
+        window.tab(1);
         page.keyboard().press("ArrowDown");
         window.says("hinge ribbon, cracked");
         String before = bar("hinge ribbon, cracked");
-        tab(1);
+        window.tab(1);
         page.keyboard().type("keys d");
         page.keyboard().press("Enter");
         page.keyboard().type("not restarts");
@@ -231,17 +231,7 @@ class CounterIT {
                 .orElseThrow();
     }
 
-    private void tab(int times) {
-        for (int n = 0; n < times; n++) {
-            page.keyboard().press("Tab");
-        }
-    }
-
     private static Page.GetByRoleOptions named(String name) {
         return new Page.GetByRoleOptions().setName(name);
-    }
-
-    private static Locator.WaitForOptions gone() {
-        return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
     }
 }

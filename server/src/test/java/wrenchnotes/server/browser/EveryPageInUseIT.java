@@ -2,11 +2,9 @@ package wrenchnotes.server.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
@@ -67,9 +65,7 @@ class EveryPageInUseIT {
             assertThat(page.getByRole(AriaRole.ALERT).count()).as(address).isPositive();
             server.set(Server.THERE);
             window.click("Try again");
-            page.getByText("does not answer")
-                    .first()
-                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+            page.getByText("does not answer").first().waitFor(Window.GONE);
         }
     }
 

@@ -6,7 +6,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -267,7 +266,7 @@ class GaugesIT {
     }
 
     private void gone(String words) {
-        page.getByText(words).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        page.getByText(words).waitFor(Window.GONE);
     }
 
     /** The keys are those of the gauge that is shown: wait until it is. */

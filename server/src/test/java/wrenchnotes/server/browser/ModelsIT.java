@@ -5,37 +5,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import wrenchnotes.server.PackagedShop;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import wrenchnotes.server.Pictures;
 
 /** The models room, in the demo shop: notes written by keyboard, a revision made from another, the way to a part. */
 class ModelsIT {
 
-    @TempDir
-    Path data;
+    @RegisterExtension
+    static final Visit VISIT = Visit.by("ines");
 
-    private PackagedShop shop;
     private Window window;
     private Page page;
 
     @BeforeEach
-    void open() throws Exception {
-        shop = PackagedShop.startDemo(data);
-        window = Window.on(shop.url());
+    void open() {
+        window = VISIT.window();
         page = window.page();
-        window.signIn("ines", "quay");
-    }
-
-    @AfterEach
-    void close() {
-        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/models-last.png")));
-        window.close();
-        shop.close();
     }
 
     @Test
@@ -49,7 +39,6 @@ class ModelsIT {
         aBenchProposesAndTheLeadTakesItIntoTheNotes();
         aTeardownLeavesAsAFileAndComesBack();
         aPhotoIsTakenInAndMarked();
-        assertThat(window.complaints()).as("errors of scripts").isEmpty();
     }
 
     private void theWayToAPartIsLit() {
@@ -119,68 +108,69 @@ class ModelsIT {
     private void whatHoldsForTheRevisionAsAWholeIsSaidAndKept() {
         page.getByText("As a whole").click();
         window.says("Before step one");
-        field("How the unit must stand before anything is opened").fill("cartridge out");
+        window.exact("How the unit must stand before anything is opened").fill("cartridge out");
         window.click("Another check");
-        field("What to try").fill("every key");
-        field("Times").fill("3");
+        window.exact("What to try").fill("every key");
+        window.exact("Times").fill("3");
         window.click("Another watch point");
-        field("What to look at").fill("the reeds stick");
+        window.exact("What to look at").fill("the reeds stick");
         window.click("Another service mode");
-        field("Which keys, and when").fill("both shift keys at power-up");
+        window.exact("Which keys, and when").fill("both shift keys at power-up");
         window.click("Save it in the notes");
         // A mode needs a name: refused as a whole, and nothing that was typed is gone.
         page.getByRole(AriaRole.ALERT).first().waitFor();
-        assertThat(field("What to look at").inputValue()).isEqualTo("the reeds stick");
-        field("Mode").fill("key echo");
+        assertThat(window.exact("What to look at").inputValue()).isEqualTo("the reeds stick");
+        window.exact("Mode").fill("key echo");
         window.click("Save it in the notes");
-        page.getByText("Save it in the notes").waitFor(gone());
+        page.getByText("Save it in the notes").waitFor(Window.GONE);
         window.click("Change reed switch");
-        field("Also called (with commas between)").fill("reed contact");
+        window.exact("Also called (with commas between)").fill("reed contact");
         window.click("Save it");
         window.says("also reed contact");
         window.assertAccessible();
         page.reload();
         window.says("also reed contact");
-        assertThat(field("How the unit must stand before anything is opened").inputValue())
+        assertThat(window.exact("How the unit must stand before anything is opened")
+                        .inputValue())
                 .isEqualTo("cartridge out");
-        assertThat(field("Times").inputValue()).isEqualTo("3");
+        assertThat(window.exact("Times").inputValue()).isEqualTo("3");
     }
 
     /** From a new model to saved notes without the mouse: Tab, letters, Enter and Space. */
     private void aTeardownIsWrittenByKeyboardAlone() {
         window.goTo("Models");
         window.says("A new model");
-        focus("Maker");
+        window.exact("Maker").focus();
         type("Tidemark Works");
-        tab(1);
+        window.tab(1);
         type("Skua");
         window.focusButton("console");
         press("Space");
         window.focusButton("Add the model");
         press("Enter");
         window.says("A model has at least one revision");
-        focus("Revision");
+        window.exact("Revision").focus();
         type("A");
-        tab(1);
+        window.tab(1);
         type("grey feet");
         press("Enter");
         window.says("No steps yet.");
         window.focusButton("Add a step");
         press("Enter");
-        focus("Step");
+        window.exact("Step").focus();
         type("Cover off");
-        focus("Tool (empty: bare hands)");
+        window.exact("Tool (empty: bare hands)").focus();
         type("T8");
         window.focusButton("Fasteners");
         press("Enter");
-        focus("Ø mm");
+        window.exact("Ø mm").focus();
         press("ControlOrMeta+a");
         type("3");
-        focus("Another component");
+        window.exact("Another component").focus();
         type("reed switch");
         press("Enter");
         page.locator("[aria-pressed=true]").getByText("reed switch").waitFor();
-        focus("Why this change");
+        window.exact("Why this change").focus();
         type("first one seen");
         window.focusButton("Save the notes");
         press("Enter");
@@ -191,13 +181,13 @@ class ModelsIT {
 
     private void aRevisionIsMadeFromAnotherAndShowsItsDifferences() {
         window.click("another revision");
-        focus("Revision");
+        window.exact("Revision").focus();
         type("B");
         window.click("Add the revision");
         window.says("as revision A");
         page.getByText("Cover off").first().click();
-        field("Minutes").fill("4");
-        field("Why this change").fill("it sticks");
+        window.exact("Minutes").fill("4");
+        window.exact("Why this change").fill("it sticks");
         window.click("Save the notes");
         window.says("Version 2, ines");
         page.getByText("Differences").click();
@@ -220,7 +210,7 @@ class ModelsIT {
         page.getByLabel("one more minutes").click();
         window.assertAccessible();
         window.click("Propose it for the notes");
-        page.getByText("How it is on this one:").waitFor(gone());
+        page.getByText("How it is on this one:").waitFor(Window.GONE);
 
         signInAs("ines");
         model(unit[0]);
@@ -245,7 +235,7 @@ class ModelsIT {
     }
 
     private void aTeardownLeavesAsAFileAndComesBack() {
-        Path out = data.resolve("out.json");
+        Path out = VISIT.data().resolve("out.json");
         com.microsoft.playwright.Download download = page.waitForDownload(
                 () -> page.getByText("JSON, to be taken in elsewhere").click());
         download.saveAs(out);
@@ -258,17 +248,8 @@ class ModelsIT {
     }
 
     private void aPhotoIsTakenInAndMarked() {
-        // One of the demo's own pictures, as a file from a camera would be.
-        Path file = data.resolve("camera.png");
-        try {
-            javax.imageio.ImageIO.write(
-                    new java.awt.image.BufferedImage(640, 400, java.awt.image.BufferedImage.TYPE_INT_RGB),
-                    "png",
-                    file.toFile());
-        } catch (java.io.IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        }
-        page.getByLabel("Photo file").setInputFiles(file);
+        page.getByLabel("Photo file")
+                .setInputFiles(new FilePayload("camera.png", "image/png", Pictures.png(640, 400, 1)));
         Locator photo = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("Photo of this step"));
         photo.waitFor();
         page.getByRole(
@@ -280,7 +261,7 @@ class ModelsIT {
         page.getByLabel("Mark a place on the photo").last().click();
         page.getByLabel("connector: stripe to the edge").click();
         window.says("stripe to the edge");
-        field("Why this change").fill("a picture of it");
+        window.exact("Why this change").fill("a picture of it");
         window.click("Save the notes");
         window.says(": a picture of it");
         // To be read on the map: the mark says what it is.
@@ -298,25 +279,11 @@ class ModelsIT {
         window.says("Pick up next");
     }
 
-    private static Locator.WaitForOptions gone() {
-        return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
-    }
-
     private void model(String name) {
         window.goTo("Models");
         window.says("A new model");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
                 .click();
-    }
-
-    private Locator field(String label) {
-        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
-                .and(page.locator("input, textarea, select"))
-                .first();
-    }
-
-    private void focus(String label) {
-        field(label).focus();
     }
 
     private void type(String words) {
@@ -325,11 +292,5 @@ class ModelsIT {
 
     private void press(String key) {
         page.keyboard().press(key);
-    }
-
-    private void tab(int times) {
-        for (int n = 0; n < times; n++) {
-            press("Tab");
-        }
     }
 }

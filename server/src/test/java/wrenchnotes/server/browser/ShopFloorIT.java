@@ -61,7 +61,7 @@ class ShopFloorIT {
         assertThat(stepsIn(reader, job)).isEqualTo(before + 1);
         page.context().setOffline(false);
         window.says("Steps in: " + before);
-        page.getByText("does not answer").waitFor(gone());
+        page.getByText("does not answer").waitFor(Window.GONE);
         assertThat(stepsIn(reader, job)).isEqualTo(before);
     }
 
@@ -109,7 +109,7 @@ class ShopFloorIT {
             window.says("Keys of this screen", "Back to work");
             window.click("Back to work");
             page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Keys of this screen"))
-                    .waitFor(gone());
+                    .waitFor(Window.GONE);
             // From the top, Tab reaches something on every screen, and what has the focus can be seen.
             page.keyboard().press("Tab");
             String outline = (String) page.evaluate("() => getComputedStyle(document.activeElement).outlineStyle");
@@ -159,7 +159,7 @@ class ShopFloorIT {
         window.says("no longer waits (curing): a drop of resin");
         window.assertAccessible();
         window.click("Heard");
-        page.getByText("a drop of resin").waitFor(gone());
+        page.getByText("a drop of resin").waitFor(Window.GONE);
         page.reload();
         window.says("hinge ribbon");
         assertThat(page.getByText("a drop of resin").count())
@@ -173,7 +173,7 @@ class ShopFloorIT {
         assertThat(page.getByLabel("Your address").inputValue()).contains("/api/calendar.ics?token=");
         window.assertAccessible();
         window.click("Revoke it");
-        page.getByText("it is not shown again").waitFor(gone());
+        page.getByText("it is not shown again").waitFor(Window.GONE);
     }
 
     @Test
@@ -217,9 +217,5 @@ class ShopFloorIT {
         return (int) reader.get("/api/jobs/" + job + "/bench").body().get("way").get("steps").values().stream()
                 .filter(step -> step.get("open").asBoolean())
                 .count();
-    }
-
-    private static Locator.WaitForOptions gone() {
-        return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
     }
 }

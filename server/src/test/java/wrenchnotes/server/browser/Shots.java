@@ -3,7 +3,6 @@ package wrenchnotes.server.browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.Set;
@@ -201,8 +200,7 @@ public final class Shots {
                 page.locator("[role=checkbox][aria-checked=false]").all().forEach(Locator::click);
                 page.keyboard().press("Space");
             }
-            page.getByText(where, new Page.GetByTextOptions().setExact(true))
-                    .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+            page.getByText(where, new Page.GetByTextOptions().setExact(true)).waitFor(Window.GONE);
         }
         page.keyboard().press("k");
         page.getByLabel("What was tried").fill("every buzzer answers, panel closed");
@@ -222,9 +220,7 @@ public final class Shots {
 
     private void take(String name) {
         page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-        page.locator("[data-page=fetching]")
-                .first()
-                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        page.locator("[data-page=fetching]").first().waitFor(Window.GONE);
         Locator wrong = page.locator(
                 MAY_BE_EMPTY.contains(name) ? "[data-page=trouble]" : "[data-page=trouble], [data-page=empty]");
         if (wrong.count() > 0 && wrong.first().isVisible()) {

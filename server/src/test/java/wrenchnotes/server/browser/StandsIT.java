@@ -150,9 +150,7 @@ class StandsIT {
         page.getByLabel("What was tried").fill(what);
         window.click(verdict);
         window.click("Enter the check");
-        page.getByLabel("What was tried")
-                .waitFor(new Locator.WaitForOptions()
-                        .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+        page.getByLabel("What was tried").waitFor(Window.GONE);
     }
 
     /** Measured: a step and a closing went through while resin cured. */
@@ -198,9 +196,7 @@ class StandsIT {
         window.assertAccessible();
         page.getByLabel("What was done").fill("cell out, in the sand outside");
         window.click("Seen to");
-        page.getByText("Nobody begins before a lead has said")
-                .waitFor(new Locator.WaitForOptions()
-                        .setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED));
+        page.getByText("Nobody begins before a lead has said").waitFor(Window.GONE);
         page.keyboard().press("Space");
         window.says("Off to tray (1 loose)");
     }
@@ -250,10 +246,6 @@ class StandsIT {
         page.getByLabel("What was tried").fill(what);
         page.getByLabel("What was tried").press("Enter");
         pressed++;
-        page.getByLabel("What was tried").waitFor(gone());
-    }
-
-    private static Locator.WaitForOptions gone() {
-        return new Locator.WaitForOptions().setState(com.microsoft.playwright.options.WaitForSelectorState.DETACHED);
+        page.getByLabel("What was tried").waitFor(Window.GONE);
     }
 }

@@ -11,6 +11,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,9 @@ import java.util.regex.Pattern;
 
 /** Debian's Chromium on one address, without a screen. */
 public final class Window implements AutoCloseable {
+
+    /** For what is waited for until it is not there any more. */
+    static final Locator.WaitForOptions GONE = new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED);
 
     private static final List<String> QUIET = List.of(
             "--no-sandbox",
@@ -98,6 +102,20 @@ public final class Window implements AutoCloseable {
                 .first();
     }
 
+    /** The first field whose label begins so. */
+    Locator field(String label) {
+        return page.getByLabel(label)
+                .and(page.locator("input, textarea, select"))
+                .first();
+    }
+
+    /** The first field with exactly this label. */
+    Locator exact(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+                .and(page.locator("input, textarea, select"))
+                .first();
+    }
+
     private static final Pattern SAID_FIRST = Pattern.compile("(heeded|It is off and unplugged)$");
 
     /** Says at the bench what has to be said before hands go in, a key each. */
@@ -115,6 +133,12 @@ public final class Window implements AutoCloseable {
                     .click());
             page.waitForTimeout(150);
             asks.or(ready).first().waitFor();
+        }
+    }
+
+    void tab(int times) {
+        for (int n = 0; n < times; n++) {
+            page.keyboard().press("Tab");
         }
     }
 

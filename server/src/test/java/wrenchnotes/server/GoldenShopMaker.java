@@ -2,16 +2,11 @@ package wrenchnotes.server;
 
 import static wrenchnotes.server.Client.quoted;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
 import java.util.Map;
-import javax.imageio.ImageIO;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -20,10 +15,6 @@ import org.springframework.context.ConfigurableApplicationContext;
  * changes a stored form runs it on the version before and keeps what it made under {@code src/test/resources/golden}.
  */
 final class GoldenShopMaker {
-
-    private static final String SCREWS =
-            "{'id':'case','label':'case','head':'CROSS','size':'PH1','thread':'TAPPING','diameterMm':2.9,'lengthMm':12,"
-                    + "'finish':'BLACK','count':4,'hides':'felt foot','spots':[{'x':0.1,'y':0.2}]}";
 
     private final Client client;
     private String photo;
@@ -71,39 +62,18 @@ final class GoldenShopMaker {
     }
 
     private String lid(String id, String title) {
-        return "{'id':'" + id + "','title':'" + title
-                + "','how':'Lift at the back.','caution':'Springs under the lid.',"
-                + "'side':'BOTTOM','tool':'PH1','minutes':2,'fasteners':[" + SCREWS + "],'closeUp':'Hook first.',"
-                + "'photos':[{'hash':'" + photo
-                + "','words':'the hook','marks':[{'kind':'CAUTION','at':{'x':0.25,'y':0.5},"
-                + "'words':'spring'}]}]}";
-    }
-
-    private String deck() {
-        return "{'id':'deck','title':'Deck out','needs':['lid'],'side':'TOP','tool':'','minutes':3,'connectors':"
-                + "[{'id':'lead','label':'motor lead','mark':'red to the rim','keyed':true,'latch':'slide'}],'pieces':"
-                + "[{'id':'washer','label':'thrust washer','hint':'','count':1}],'exposes':[" + belt
-                + "],'waitHours':1,"
-                + "'mustBeTrue':'drawer shut','partsMinor':250,'reversible':false}";
-    }
-
-    private String frame() {
-        return "{'id':'frame','title':'Frame up','needs':['deck'],'side':'TOP','tool':'','minutes':1,"
-                + "'insteadOf':'frame or plate','backAfter':['lid']}";
+        return GoldenWords.lid(id, title, photo);
     }
 
     /** Two versions, a look, an alias, a proposal of each kind. */
     private void notes() {
         save(revision, 0, "[" + lid("lid", "Lid off") + "]", "{}");
-        String whole = "{'before':'drawer out, then unplug','modes':[{'name':'self test','keys':'hold both keys',"
-                + "'shows':'a dot'}],'checks':[{'stage':'BEFORE_CLOSING','what':'turns','load':'','times':1},"
-                + "{'stage':'AFTER_CLOSING','what':'plays','load':'test tape','times':1}],'watch':[{'component':" + belt
-                + ",'words':'lay it flat'}],'lookOver':[{'component':" + belt + ",'words':'is it on'}]}";
         save(
                 revision,
                 1,
-                "[" + lid("lid", "Lid off") + "," + deck() + "," + frame().replace(",'backAfter':['lid']", "") + "]",
-                whole);
+                "[" + lid("lid", "Lid off") + "," + GoldenWords.deck(belt) + ","
+                        + GoldenWords.frame().replace(",'backAfter':['lid']", "") + "]",
+                GoldenWords.whole(belt));
         ok(client.put(
                 "/api/revisions/" + revision,
                 1,
@@ -123,14 +93,8 @@ final class GoldenShopMaker {
                 quoted("{'steps':" + steps + ",'overview':" + overview + ",'why':'version after " + seen + "'}")));
     }
 
-    private String coming(long of, String more, String arrival) {
-        return "{'serial':'','revisionId':" + of + ",'ownership':'CUSTOMER','ownerName':'Harbour choir','ownerContact':"
-                + "'choir at the quay'" + more + ",'arrival':{'complaint':'plays nothing','symptoms':[{'name':'dead',"
-                + "'present':true}]" + arrival + "}}";
-    }
-
     private long takenIn(long of, String more, String arrival) {
-        return ok(client.post("/api/jobs", quoted(coming(of, more, arrival))))
+        return ok(client.post("/api/jobs", quoted(GoldenWords.coming(of, more, arrival))))
                 .body()
                 .get("jobId")
                 .asLong();
@@ -173,13 +137,13 @@ final class GoldenShopMaker {
                 "{'across':[{'name':'ours','whole':false},{'name':'theirs','whole':true}],'down':[{'name':'drive',"
                         + "'whole':false}],'tries':[{'across':0,'down':0,'good':false},{'across':1,'down':0,'good':true}]}");
         post(at + "/overrulings", "{'component':'belt','wrong':'slack','word':'THIS_FIRST','why':'it squeals'}");
-        post("/api/measurements/" + post(at + "/measurements", rails()) + "/strike", "{'why':'wrong pin'}");
-        post(at + "/measurements", rails());
+        post("/api/measurements/" + post(at + "/measurements", GoldenWords.rails()) + "/strike", "{'why':'wrong pin'}");
+        post(at + "/measurements", GoldenWords.rails());
         checked(job, "BEFORE_CLOSING", "PASSED", "turns", "");
         post(
                 "/api/holds/" + post(at + "/holds", "{'kind':'CURE','why':'resin','until':'2099-01-01T00:00:00Z'}")
                         + "/end",
-                "{}");
+                "{'answer':'YES','why':'dry already'}");
         post(at + "/holds", "{'kind':'OWNER','why':'go on?'}");
         ok(client.put(
                 "/api/chips",
@@ -188,12 +152,6 @@ final class GoldenShopMaker {
                         "{'number':'10','function':'NAND','openCollector':false,'pins':14,'ground':7,'supply':14,'gates':"
                                 + "[{'inputs':[1,2,13],'output':12}]}")));
         post("/api/symptoms/" + word("smells of toast") + "/merge", "{'into':" + word("smells burnt") + "}");
-    }
-
-    private static String rails() {
-        return "{'asked':{'rails':{'mains':{'nominal':230,'measured':231},'rails':[{'name':'5 V','kind':'REGULATED',"
-                + "'nominal':5,'measured':4.6}]}},'typed':{'mains':'231'},'place':'supply board','stage':'before',"
-                + "'goodUnit':false,'instrument':'bench meter'}";
     }
 
     private long word(String name) {
@@ -208,6 +166,7 @@ final class GoldenShopMaker {
     private void opened(long job) {
         press(job, "start", "{'targets':[],'off':true,'missing':[],'rework':'OTHER','words':''}");
         press(job, "left-off", "{'since':'2026-01-01T08:00:00Z'}");
+        press(job, "steps/lid/heed", "");
         press(job, "steps/lid/in", "{'found':[],'basis':'TOLD'}");
         press(job, "steps/deck/heed", "");
         press(job, "steps/deck/in", "{'found':[]}");
@@ -274,6 +233,7 @@ final class GoldenShopMaker {
                 "start",
                 "{'targets':[" + belt + "],'off':true,'missing':[{'thing':'case','count':1}],'words':'for the belt'}");
         press(job, "left-off", "{'since':'2026-01-01T08:00:00Z'}");
+        press(job, "steps/lid/heed", "");
         press(job, "steps/lid/in", "{'found':[{'thing':'case','toTray':2,'missing':0,'broken':1}]}");
         press(job, "steps/deck/heed", "");
         press(job, "steps/deck/in", "{'found':[]}");
@@ -286,7 +246,7 @@ final class GoldenShopMaker {
         long lot = post("/api/lots", "{'source':'Recycling yard'}");
         long job = ok(client.post(
                         "/api/jobs",
-                        quoted(coming(revision, ",'lotId':" + lot + ",'paidMinor':500", "")
+                        quoted(GoldenWords.coming(revision, ",'lotId':" + lot + ",'paidMinor':500", "")
                                 .replace("CUSTOMER", "RESALE")
                                 .replace("Harbour choir", ""))))
                 .body()
@@ -305,6 +265,7 @@ final class GoldenShopMaker {
         long job = takenIn(of, "", "");
         press(job, "start", "{'targets':[],'off':true,'missing':[],'words':''}");
         save(of, 0, "[" + lid("lid", "Lid off") + "]", "{}");
+        press(job, "steps/lid/heed", "");
         press(job, "steps/lid/in", "{'found':[]}");
         save(of, 1, "[" + lid("cover", "Cover off") + "]", "{}");
     }
@@ -322,13 +283,7 @@ final class GoldenShopMaker {
     }
 
     private String keptPhoto() {
-        ByteArrayOutputStream png = new ByteArrayOutputStream();
-        try {
-            ImageIO.write(new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB), "png", png);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-        return ok(client.postBytes("/api/photos", png.toByteArray()))
+        return ok(client.postBytes("/api/photos", Pictures.png(64, 48)))
                 .body()
                 .get("hash")
                 .asString();

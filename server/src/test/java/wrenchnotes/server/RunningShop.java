@@ -84,6 +84,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         options.add("--springdoc.api-docs.path=/live-openapi");
         options.add("--springdoc.default-produces-media-type=application/json");
         options.add("--wrenchnotes.data=" + data);
+        options.add("--wrenchnotes.passwords.strength=4");
         if (options.stream().noneMatch(option -> option.contains("backups.nightly"))) {
             options.add("--wrenchnotes.backups.nightly=false");
         }

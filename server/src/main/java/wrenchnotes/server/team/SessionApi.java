@@ -10,6 +10,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
@@ -23,6 +24,7 @@ import org.springframework.security.web.authentication.rememberme.TokenBasedReme
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.function.SingletonSupplier;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -47,11 +49,12 @@ public class SessionApi {
 
     private static final String WRONG = "That name and password do not fit together. Try again.";
 
-    /** Of random bytes that were thrown away. Made ahead, since making one takes half a second of every start. */
-    private static final String NOBODYS_HASH = "{bcrypt}$2a$10$QuHFgs97JZva9yFghAd2CebvAgV3gkYpI78BNSL0z3W7IgHNmhrJm";
-
     private final PersonStore people;
     private final PasswordEncoder passwords;
+
+    /** As dear to compare as anybody's. Made when it is first asked for, since making one would lengthen every start. */
+    private final Supplier<String> nobodysHash;
+
     private final SecurityContextRepository sessions;
     private final TokenBasedRememberMeServices rememberMe;
     private final TransactionTemplate writing;
@@ -74,6 +77,7 @@ public class SessionApi {
             Clock clock) {
         this.people = people;
         this.passwords = passwords;
+        nobodysHash = SingletonSupplier.of(() -> passwords.encode("nobody"));
         this.sessions = sessions;
         this.rememberMe = rememberMe;
         this.writing = new TransactionTemplate(transactions);
@@ -115,7 +119,7 @@ public class SessionApi {
         Optional<PersonStore.Person> person =
                 snapshot.read(() -> people.find(entry.name().strip()));
         // An unknown name takes as long as a wrong password, so that names cannot be tried out.
-        String hash = person.map(PersonStore.Person::passwordHash).orElse(NOBODYS_HASH);
+        String hash = person.map(PersonStore.Person::passwordHash).orElseGet(nobodysHash);
         if (!passwords.matches(entry.password(), hash) || person.isEmpty()) {
             ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, WRONG);
             problem.setTitle("Not signed in");

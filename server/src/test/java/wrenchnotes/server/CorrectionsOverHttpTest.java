@@ -78,8 +78,7 @@ class CorrectionsOverHttpTest {
         long job = shop.takenIn();
         long finding = shop.finding(job, "slack", "REPLACED", shop.part).id();
         int left = stock();
-        Map<String, Object> instead =
-                body("component", "belt", "wrong", "tar", "remedy", "CLEANED", "partCount", 0, "remark", "");
+        Map<String, Object> instead = body("component", "belt", "wrong", "tar", "remedy", "CLEANED", "remark", "");
         Client.Answer corrected = client.post(
                 "/api/findings/" + finding + "/correction", body("why", "it was only dirty", "instead", instead));
         assertThat(corrected.status()).isEqualTo(200);

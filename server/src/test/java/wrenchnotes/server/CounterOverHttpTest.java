@@ -216,7 +216,8 @@ class CounterOverHttpTest {
                 .as("changing what is said of a part does not change its count")
                 .isEqualTo(7);
         assertThat(SHOP.bean(JdbcClient.class)
-                        .sql("SELECT SUM(change) FROM stock_entry WHERE part_id = :part")
+                        .sql(
+                                "SELECT SUM(CASE to_account WHEN 'DRAWER' THEN count ELSE -count END) FROM part_movement WHERE part_id = :part")
                         .param("part", id)
                         .query(Integer.class)
                         .single())

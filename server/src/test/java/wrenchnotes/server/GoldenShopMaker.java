@@ -173,7 +173,8 @@ final class GoldenShopMaker {
     }
 
     private long found(long job, String wrong, boolean replaced) {
-        String with = replaced ? "'REPLACED','partId':" + part + ",'partCount':1" : "'CLEANED','partCount':0";
+        String with =
+                replaced ? "'REPLACED','parts':[{'partId':" + part + ",'count':1,'cameFrom':'DRAWER'}]" : "'CLEANED'";
         return post(
                 "/api/jobs/" + job + "/findings",
                 "{'component':'belt','wrong':'" + wrong + "','remedy':" + with

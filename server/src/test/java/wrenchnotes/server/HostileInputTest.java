@@ -138,10 +138,8 @@ class HostileInputTest {
                                 "slack",
                                 "remedy",
                                 "REPLACED",
-                                "partId",
-                                4711,
-                                "partCount",
-                                1,
+                                "parts",
+                                List.of(SmallShop.fromDrawer(4711, 1)),
                                 "remark",
                                 "")),
                 "partId");
@@ -155,11 +153,11 @@ class HostileInputTest {
                                 "slack",
                                 "remedy",
                                 "REPLACED",
-                                "partCount",
-                                -1,
+                                "parts",
+                                List.of(SmallShop.fromDrawer(1, -1)),
                                 "remark",
                                 "")),
-                "partCount");
+                "parts[0].count");
         assertField(
                 client.post(
                         jobs + "/checks",

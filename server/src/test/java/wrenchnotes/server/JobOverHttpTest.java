@@ -124,8 +124,7 @@ class JobOverHttpTest {
         assertThat(finding.body().get("done").get("costMinor").asLong()).isEqualTo(140);
         assertThat(stock()).isEqualTo(before - 1);
 
-        Map<String, Object> instead =
-                body("component", "belt", "wrong", "glazed", "remedy", "CLEANED", "partCount", 0, "remark", "");
+        Map<String, Object> instead = body("component", "belt", "wrong", "glazed", "remedy", "CLEANED", "remark", "");
         Map<String, Object> correction = body("why", "it was only dirty", "instead", instead);
         assertThat(client.post("/api/findings/" + finding.id() + "/correction", correction)
                         .status())

@@ -116,17 +116,7 @@ class LoansOverHttpTest {
         shop.in(job, "lid");
         client.post(
                 "/api/jobs/" + job + "/findings",
-                body(
-                        "component",
-                        "mains inlet",
-                        "wrong",
-                        "loose",
-                        "remedy",
-                        "RESOLDERED",
-                        "partCount",
-                        0,
-                        "remark",
-                        ""));
+                body("component", "mains inlet", "wrong", "loose", "remedy", "RESOLDERED", "remark", ""));
         shop.check(job, "BEFORE_CLOSING", "PASSED");
         shop.out(job, "lid");
         client.bench(job, "close", "");

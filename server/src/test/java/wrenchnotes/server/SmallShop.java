@@ -198,6 +198,11 @@ final class SmallShop {
                 .asLong();
     }
 
+    /** Some of a part, as a finding says it. */
+    static Map<String, Object> fromDrawer(long part, int count) {
+        return body("partId", part, "count", count, "cameFrom", "DRAWER");
+    }
+
     Client.Answer finding(long job, String wrong, String remedy, Long partId) {
         return client.post(
                 "/api/jobs/" + job + "/findings",
@@ -208,10 +213,8 @@ final class SmallShop {
                         wrong,
                         "remedy",
                         remedy,
-                        "partId",
-                        partId,
-                        "partCount",
-                        partId == null ? 0 : 1,
+                        "parts",
+                        partId == null ? List.of() : List.of(fromDrawer(partId, 1)),
                         "remark",
                         ""));
     }

@@ -64,7 +64,7 @@ public enum Account implements Spoken {
      */
     public Set<Account> goesTo() {
         return switch (this) {
-            case FITTED -> EnumSet.of(TRAY, MISSING_ON_ARRIVAL, BROKEN, DESTROYED);
+            case FITTED -> EnumSet.of(TRAY, MISSING_ON_ARRIVAL, BROKEN, DESTROYED, REPLACED);
             case REPLACED -> EnumSet.of(TRAY, BROKEN, DESTROYED);
             case TRAY -> EnumSet.of(FITTED, LOST, BROKEN, REPLACED, LEFT_OUT, OUT_FOR_NOW, MISSING_ON_ARRIVAL);
             case MISSING_ON_ARRIVAL, LOST -> EnumSet.of(TRAY, REPLACED, LEFT_OUT, OUT_FOR_NOW);

@@ -63,7 +63,11 @@ final class Moving {
         List<Move> moves = new ArrayList<>();
         StringBuilder words = new StringBuilder("Out: " + step.title());
         for (Thing thing : step.things()) {
-            PutBack put = byThing.getOrDefault(thing.id(), PutBack.all(before.ledger(), thing.id()));
+            PutBack usual = Replaced.usual(before.ledger(), thing, said.ends().replaced());
+            PutBack put = byThing.getOrDefault(thing.id(), usual);
+            if (put.back() > usual.back() && usual.replaced() > 0) {
+                throw Refused.because(Replaced.sentence(thing));
+            }
             moves.addAll(put.moves(before.ledger()));
             tell(words, put.replaced(), thing, put.instead().isEmpty() ? "replaced" : "went back as " + put.instead());
             tell(words, put.leftOut(), thing, "left out: " + put.reason());
@@ -131,6 +135,37 @@ final class Moving {
                 + move.to().words() + (move.reason().isEmpty() ? "" : ". " + move.reason())
                 + (said.part().isEmpty() ? "" : " (" + said.part() + ")");
         return new Made(entry, words);
+    }
+
+    /** What findings say was replaced, after the old one was said to be back in its place. */
+    Made settle(Press.Settle said) {
+        List<Move> moves = new ArrayList<>();
+        StringBuilder words = new StringBuilder("As the finding says");
+        for (Thing thing : before.agreed().stillTheOld(said.replaced())) {
+            int others = Replaced.stillTheOld(before.ledger(), thing, said.replaced());
+            moves.add(new Move(thing.id(), Account.FITTED, Account.REPLACED, others, "as a finding says"));
+            tell(words, others, thing, "replaced");
+        }
+        return new Made(new Entered.Moved(posted(Optional.empty(), plain(moves))), words.toString());
+    }
+
+    /** A press that moved something by hand is taken back, as far as it was not taken back before. */
+    Made takeBack(Press.TakeBack said) {
+        List<LedgerEntry> its = new ArrayList<>(before.agreed().byHand(said.moment()));
+        Collections.reverse(its);
+        if (its.isEmpty()) {
+            throw Refused.because("There is no such move to take back.");
+        }
+        List<Posted> opposite = its.stream()
+                .map(one -> new Posted(one.move().opposite(), Optional.of(one.id())))
+                .toList();
+        StringBuilder words = new StringBuilder("Taken back");
+        its.forEach(one -> tell(
+                words,
+                one.move().count(),
+                before.ledger().thing(one.move().thing()),
+                one.move().to().words()));
+        return new Made(new Entered.Moved(posted(Optional.empty(), opposite)), words.toString());
     }
 
     Made missing(Press.CountMissing said) {

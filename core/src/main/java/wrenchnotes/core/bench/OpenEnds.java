@@ -10,8 +10,9 @@ import wrenchnotes.core.unit.Moment;
  * @param temporary what was made so for a test and must be put right: "magnet holds the disc", "rubber band for the belt"; it may stay in
  *     for now when the unit goes out on loan
  * @param fragments tallies of broken pieces
+ * @param replaced what findings say was replaced: the ledger must not say otherwise
  */
-public record OpenEnds(List<ForTheTest> temporary, List<Piece> fragments) {
+public record OpenEnds(List<ForTheTest> temporary, List<Piece> fragments, List<Replaced> replaced) {
 
     /**
      * @param step the step that was open last when it was made so: where it can be reached; empty if nothing was open
@@ -36,10 +37,11 @@ public record OpenEnds(List<ForTheTest> temporary, List<Piece> fragments) {
     /** @param step as of {@link ForTheTest} */
     public record Piece(Fragments tally, Optional<String> step) {}
 
-    public static final OpenEnds NONE = new OpenEnds(List.of(), List.of());
+    public static final OpenEnds NONE = new OpenEnds(List.of(), List.of(), List.of());
 
     public OpenEnds {
         temporary = List.copyOf(temporary);
         fragments = List.copyOf(fragments);
+        replaced = List.copyOf(replaced);
     }
 }

@@ -32,6 +32,10 @@ public sealed interface Press {
 
         R countMissing(CountMissing countMissing);
 
+        R settle(Settle settle);
+
+        R takeBack(TakeBack takeBack);
+
         R pause(Pause pause);
 
         R goOn(GoOn goOn);
@@ -43,6 +47,11 @@ public sealed interface Press {
 
     /** Whether it makes an entry that only the notes can read: a job goes by its notes from the first of these on. */
     default boolean goesByNotes() {
+        return false;
+    }
+
+    /** Whether it only puts right what is on record: nobody touches the unit for it, and no run need be under way. */
+    default boolean onRecord() {
         return false;
     }
 
@@ -193,6 +202,36 @@ public sealed interface Press {
 
         @Override
         public boolean goesByNotes() {
+            return true;
+        }
+    }
+
+    /** What findings say was replaced is replaced in the ledger too, where the old one was said to be back. */
+    record Settle(List<Replaced> replaced) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.settle(this);
+        }
+
+        @Override
+        public boolean onRecord() {
+            return true;
+        }
+    }
+
+    /**
+     * Moves by hand are taken back.
+     *
+     * @param moment of the press that made them
+     */
+    record TakeBack(long moment) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.takeBack(this);
+        }
+
+        @Override
+        public boolean onRecord() {
             return true;
         }
     }

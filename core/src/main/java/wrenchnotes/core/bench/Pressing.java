@@ -32,6 +32,9 @@ final class Pressing implements Press.Reader<String> {
 
     Pressed press(Press press) {
         boolean begins = press instanceof Press.Begin;
+        if (press.onRecord()) {
+            return done(press.read(this));
+        }
         if (!begins && before.underWay().isEmpty()) {
             throw Refused.because("Start the run first: say that the unit is off and unplugged.");
         }
@@ -172,6 +175,16 @@ final class Pressing implements Press.Reader<String> {
     @Override
     public String moveByHand(Press.MoveByHand said) {
         return made(new Moving(before, by).move(said));
+    }
+
+    @Override
+    public String settle(Press.Settle said) {
+        return made(new Moving(before, by).settle(said));
+    }
+
+    @Override
+    public String takeBack(Press.TakeBack said) {
+        return made(new Moving(before, by).takeBack(said));
     }
 
     @Override

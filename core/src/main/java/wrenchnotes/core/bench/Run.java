@@ -278,7 +278,13 @@ public final class Run {
                 .map(since -> forNow
                         ? ClosingGate.reasonsForNow(notes, way, ledger, ends, underWay(), since)
                         : ClosingGate.reasons(notes, way, ledger, ends, since))
+                .map(reasons -> agreed().before(reasons, ends.replaced()))
                 .orElse(List.of());
+    }
+
+    /** What findings say of this run's things, beside what its ledger says. */
+    public Agreed agreed() {
+        return new Agreed(ledger, log);
     }
 
     /** What the plan wants tried before a step goes back and was not, a sentence each. */
@@ -289,8 +295,6 @@ public final class Run {
     }
 
     private static Set<Long> undone(Stream<Optional<Long>> ids) {
-        Set<Long> undone = new HashSet<>();
-        ids.forEach(id -> id.ifPresent(undone::add));
-        return undone;
+        return ids.flatMap(Optional::stream).collect(Collectors.toSet());
     }
 }

@@ -42,6 +42,11 @@ public enum Means implements Spoken {
         return minutes;
     }
 
+    /** As it is told: "by eye". */
+    public String how() {
+        return this == LOOKED ? "by eye" : words();
+    }
+
     @Override
     public String words() {
         return switch (this) {

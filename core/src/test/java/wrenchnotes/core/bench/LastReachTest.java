@@ -98,7 +98,8 @@ class LastReachTest {
                         new OpenEnds.ForTheTest("lamp", Optional.empty(), Optional.empty())),
                 List.of(
                         new OpenEnds.Piece(new Fragments("teeth", 3, 1, ""), Optional.of("motor")),
-                        new OpenEnds.Piece(new Fragments("glass", 3, 3, ""), Optional.of("motor"))));
+                        new OpenEnds.Piece(new Fragments("glass", 3, 3, ""), Optional.of("motor"))),
+                List.of());
         return Stream.of("motor", "lid", "shell")
                 .map(step -> LastReach.ends(notes, ends, run, step).size())
                 .toList();

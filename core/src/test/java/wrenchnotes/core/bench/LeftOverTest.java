@@ -265,6 +265,7 @@ class LeftOverTest {
                         .toList(),
                 fragments.stream()
                         .map(tally -> new OpenEnds.Piece(tally, Optional.empty()))
-                        .toList());
+                        .toList(),
+                List.of());
     }
 }

@@ -26,10 +26,11 @@ class ValuesTest {
 
     @Test
     void stockNeverGoesBelowNothing() {
-        Stock stock = new Stock("belt", 3, 140);
-        assertThat(stock.take(3).count()).isZero();
-        assertThat(stock.costOf(3)).isEqualTo(420);
-        assertThat(stock.take(1).bookIn(5).count()).isEqualTo(7);
+        Stock stock = new Stock("belt", 3, 1000);
+        assertThat(stock.take(3).valueMinor()).as("the last takes the rest").isZero();
+        assertThat(stock.costOf(1)).isEqualTo(333);
+        assertThat(stock.take(1).costOf(1)).as("half up").isEqualTo(334);
+        assertThat(stock.take(1).bookIn(5, 500)).isEqualTo(new Stock("belt", 7, 1167));
         assertThatThrownBy(() -> stock.take(4)).hasMessageContaining("the drawer has 3, not 4");
         assertThatThrownBy(() -> stock.take(-1)).hasMessageContaining("from 1");
         assertThatThrownBy(() -> new Stock("belt", 3, -1)).hasMessageContaining("cannot cost");

@@ -36,12 +36,14 @@ public class BenchApi {
 
     private final BenchService service;
     private final DraftService draft;
+    private final Agreement agreement;
     private final Presses press;
     private final Snapshot snapshot;
 
-    BenchApi(BenchService service, DraftService draft, Presses press, Snapshot snapshot) {
+    BenchApi(BenchService service, DraftService draft, Agreement agreement, Presses press, Snapshot snapshot) {
         this.service = service;
         this.draft = draft;
+        this.agreement = agreement;
         this.press = press;
         this.snapshot = snapshot;
     }
@@ -170,6 +172,22 @@ public class BenchApi {
     BenchView move(@PathVariable long job, Seen seen, @Valid @RequestBody MoveSaid said, Pen pen) {
         Move move = new Move(said.thing(), said.from(), said.to(), said.count(), said.reason());
         return press.of(job, said, pen, by -> service.move(by, job, seen, move, said.partId()));
+    }
+
+    /** A move by hand is taken back. @param moment of the press that made it */
+    public record MoveTakenBack(long moment) {}
+
+    @PostMapping("/moves/back")
+    BenchView moveBack(@PathVariable long job, Seen seen, @Valid @RequestBody MoveTakenBack said, Pen pen) {
+        return press.of(job, said, pen, by -> service.takeBack(by, job, seen, said.moment()));
+    }
+
+    /** @param thing of the notes; empty if none of them is it */
+    public record BearsSaid(@NotNull Long component, Optional<@Size(max = 80) String> thing) {}
+
+    @PostMapping("/bears")
+    BenchView bears(@PathVariable long job, Seen seen, @Valid @RequestBody BearsSaid said, Pen pen) {
+        return press.of(job, said, pen, by -> agreement.bears(by, job, seen, said.component(), said.thing()));
     }
 
     /** Which variant a sub-assembly is, seen now that it is open. */

@@ -9,12 +9,15 @@ import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
+import wrenchnotes.core.bench.Replaced;
 import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
-import wrenchnotes.server.drawer.DrawerService;
+import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.teardown.ProposalService;
@@ -25,14 +28,22 @@ public class BenchService {
 
     private final Benches benches;
     private final Inside inside;
-    private final DrawerService drawers;
+    private final DrawerStore drawers;
+    private final PartsOfJob parts;
     private final ProposalService proposals;
     private final Rights rights;
 
-    BenchService(Benches benches, Inside inside, DrawerService drawers, ProposalService proposals, Rights rights) {
+    BenchService(
+            Benches benches,
+            Inside inside,
+            DrawerStore drawers,
+            PartsOfJob parts,
+            ProposalService proposals,
+            Rights rights) {
         this.benches = benches;
         this.inside = inside;
         this.drawers = drawers;
+        this.parts = parts;
         this.proposals = proposals;
         this.rights = rights;
     }
@@ -83,20 +94,37 @@ public class BenchService {
         for (Settled one : said) {
             PutBack put = one.putBack();
             if (one.part().isPresent() && put.replaced() > 0) {
-                parts.put(put.thing(), taken(press, one.part().get(), put.replaced(), put.thing()));
+                parts.put(put.thing(), words(one.part().get(), put.replaced()));
             }
         }
         List<PutBack> settled = said.stream().map(Settled::putBack).toList();
         settled.forEach(put -> proposeInstead(press, step, put));
-        return press.make(new Press.StepOut(
+        BenchState after = press.make(new Press.StepOut(
                 stepId, settled, parts, press.beside().ends(), press.beside().checks()));
+        said.stream().filter(one -> one.putBack().replaced() > 0).forEach(one -> one.part()
+                .ifPresent(part -> tell(
+                        press, part, one.putBack().replaced(), one.putBack().thing())));
+        return after;
     }
 
-    /** The part that a thing was replaced with, out of its drawer, in words. */
-    private String taken(BenchPress press, long part, int count, String thing) {
-        String label = press.now().run().ledger().thing(thing).label();
-        return drawers.take(press.by(), part, count, press.job(), "in place of " + label)
-                .words();
+    private String words(long part, int count) {
+        DrawerStore.Part one = drawers.part(part);
+        return count + " × " + one.name() + " from drawer " + one.drawer();
+    }
+
+    /** The part that a thing was replaced with: a finding may have told of it already. */
+    private void tell(BenchPress press, long part, int count, String id) {
+        Thing thing = press.now().run().ledger().thing(id);
+        Optional<Long> component = press.beside().replaced().stream()
+                .filter(one -> one.bornBy(thing))
+                .map(Replaced::component)
+                .findFirst();
+        parts.tell(
+                press.by(),
+                press.job(),
+                PartsOfJob.Fitted.fromDrawer(part, count),
+                PartsOfJob.Place.ledger(press.by(), id, component),
+                "in place of " + thing.label());
     }
 
     /** What went back as something else is worth a line in the notes, if whoever knows the model thinks so too. */
@@ -127,10 +155,16 @@ public class BenchService {
      */
     public BenchState move(By by, long job, Seen seen, Move move, Optional<Long> part) {
         BenchPress press = benches.changeable(by, job, seen);
-        String from = part.filter(id -> move.to() == Account.REPLACED)
-                .map(id -> taken(press, id, move.count(), move.thing()))
-                .orElse("");
-        return press.make(new Press.MoveByHand(move, from));
+        Optional<Long> fitted = part.filter(id -> move.to() == Account.REPLACED);
+        BenchState after = press.make(new Press.MoveByHand(
+                move, fitted.map(id -> words(id, move.count())).orElse("")));
+        fitted.ifPresent(id -> tell(press, id, move.count(), move.thing()));
+        return after;
+    }
+
+    /** Takes back a move by hand. @param moment of the press that made it */
+    public BenchState takeBack(By by, long job, Seen seen, long moment) {
+        return benches.changeable(by, job, seen).make(new Press.TakeBack(moment));
     }
 
     /** Says which variant of its model a component is, once it can be seen. */

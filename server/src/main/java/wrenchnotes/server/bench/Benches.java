@@ -83,6 +83,12 @@ class Benches {
         return new BenchPress(this, now, state);
     }
 
+    /** The bench as it is, for what was told in another room and is only put right here. */
+    BenchPress onRecord(By by, long id) {
+        BenchState state = state(id);
+        return new BenchPress(this, state.job().entered(by), state);
+    }
+
     /** As {@link #changeable}, on a run that is under way; its clock goes on. */
     BenchPress running(By by, long id, Seen seen) {
         BenchPress press = changeable(by, id, seen);

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.OpenEnds;
+import wrenchnotes.core.bench.Replaced;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.checkin.ArrivalMark;
@@ -18,6 +19,7 @@ import wrenchnotes.server.bench.EndsStore.Temporary;
  *
  * @param findings how many stand
  * @param mains what was done on its mains side, and what was measured after
+ * @param foundAt the components that findings speak of
  * @param lookedAt components that were looked at in this job: said to be good, or found to be bad
  * @param usual components that are often at fault in its revision
  * @param marks what was seen of its state on arrival
@@ -32,6 +34,7 @@ record Beside(
         MainsWork mains,
         List<Temporary> temporary,
         List<FragmentTally> fragments,
+        List<FoundAt> foundAt,
         List<Long> lookedAt,
         List<Usual> usual,
         Set<ArrivalMark> marks,
@@ -40,10 +43,19 @@ record Beside(
     /** How many of the last jobs of a revision that were handed over, and in how many of them a component was at fault. */
     record Usual(long component, String name, int jobs, int of) {}
 
+    /** A component that findings speak of. @param replaced whether one of them says that it was replaced */
+    record FoundAt(Replaced at, boolean replaced) {}
+
     /** What no account of the ledger holds and yet is in the way of closing. */
     OpenEnds ends() {
         return new OpenEnds(
                 temporary.stream().map(Temporary::end).toList(),
-                fragments.stream().map(FragmentTally::end).toList());
+                fragments.stream().map(FragmentTally::end).toList(),
+                replaced());
+    }
+
+    /** What findings say was replaced. */
+    List<Replaced> replaced() {
+        return foundAt.stream().filter(FoundAt::replaced).map(FoundAt::at).toList();
     }
 }

@@ -1,6 +1,7 @@
 package wrenchnotes.server.bench;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -12,6 +13,7 @@ import tools.jackson.databind.JsonNode;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Fragments;
 import wrenchnotes.core.bench.OpenEnds;
+import wrenchnotes.core.bench.Replaced;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.MainsWork;
@@ -74,11 +76,20 @@ class BesideStore {
                           ORDER BY temporary.id)) AS temporary,
                    (SELECT json_group_array(json_array(id, what, expected, found, explained, step))
                     FROM (SELECT * FROM fragment WHERE job_id = :job ORDER BY id)) AS fragments,
+                   (SELECT json_group_array(json_array(component_id, json(names), count, learned, thing, replaced))
+                    FROM (SELECT finding.component_id, component.name, json_insert(aliases, '$[#]', component.name) AS names,
+                                 MAX(1, SUM((SELECT COALESCE(SUM(count), 0) FROM part_told WHERE finding_id = finding.id))) AS count,
+                                 bears.component_id IS NOT NULL AS learned, bears.thing, MAX(remedy = 'REPLACED') AS replaced
+                          FROM finding
+                          JOIN component ON component.id = finding.component_id
+                          LEFT JOIN bears ON bears.component_id = finding.component_id AND bears.revision_id = :revision
+                          WHERE job_id = :job AND struck_at IS NULL
+                          GROUP BY finding.component_id)) AS found_at,
                    (SELECT json_group_array(mark) FROM job_mark WHERE job_id = :job) AS marks,
                    (SELECT json_group_array(said ->> 'mark')
                     FROM entry WHERE job_id = :job AND kind = 'MADE_SAFE') AS seen_to,
                    (SELECT json_group_array(component_id)
-                    FROM (SELECT component_id FROM looked WHERE job_id = :job
+                    FROM (SELECT component_id FROM component_look WHERE job_id = :job AND struck_at IS NULL
                           UNION
                           SELECT component_id FROM finding WHERE job_id = :job AND struck_at IS NULL)) AS looked_at,
                    (SELECT json_group_array(json_array(id, name, jobs, of))
@@ -90,7 +101,7 @@ class BesideStore {
                           SELECT component.id, component.name, COUNT(DISTINCT finding.job_id) AS jobs,
                                  (SELECT COUNT(*) FROM done) AS of
                           FROM done
-                          JOIN finding ON finding.job_id = done.id AND struck_at IS NULL
+                          JOIN finding ON finding.job_id = done.id AND struck_at IS NULL AND finding.kind = 'FAULT'
                           JOIN component ON component.id = finding.component_id
                           GROUP BY component.id
                           ORDER BY jobs DESC, component.name)) AS usual
@@ -118,6 +129,7 @@ class BesideStore {
                         mains(row.getString("findings"), row.getString("replaced_mains"), row.getString("electrical")),
                         each(row.getString("temporary"), BesideStore::temporary),
                         each(row.getString("fragments"), BesideStore::fragments),
+                        each(row.getString("found_at"), BesideStore::foundAt),
                         each(row.getString("looked_at"), JsonNode::asLong),
                         each(row.getString("usual"), BesideStore::usual).stream()
                                 .filter(usual -> OftenWrong.is(usual.jobs(), usual.of()))
@@ -140,6 +152,17 @@ class BesideStore {
                 at(row, 2),
                 instant(row.get(3)),
                 instant(row.get(4)));
+    }
+
+    private static Beside.FoundAt foundAt(JsonNode row) {
+        List<String> names = new ArrayList<>();
+        row.get(1).forEach(name -> names.add(0, name.asString()));
+        boolean learned = row.get(3).asInt() == 1;
+        Optional<List<String>> things =
+                learned ? Optional.of(words(row, 4).stream().toList()) : Optional.empty();
+        return new Beside.FoundAt(
+                new Replaced(row.get(0).asLong(), names, Math.min(99, row.get(2).asInt()), things),
+                row.get(5).asInt() == 1);
     }
 
     private static Closing closing(JsonNode row) {

@@ -103,11 +103,17 @@ class EndsApi {
         return press.of(job, said, pen, by -> service.found(by, job, seen, fragment, said.found(), said.explained()));
     }
 
-    public record LookedSaid(@NotNull Long component) {}
+    /** @param good whether it looked good; so if left out */
+    public record LookedSaid(@NotNull Long component, Optional<Boolean> good) {}
 
     @PostMapping("/looked")
     BenchView looked(@PathVariable long job, Seen seen, @Valid @RequestBody LookedSaid said, Pen pen) {
-        return press.of(job, said, pen, by -> service.looked(by, job, seen, said.component()));
+        return press.of(
+                job,
+                said,
+                pen,
+                by -> service.looked(
+                        by, job, seen, said.component(), said.good().orElse(true)));
     }
 
     /** @param fits whether its words and sizes speak for it */

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Fragments;
+import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -18,11 +19,13 @@ public class EndsService {
 
     private final Benches benches;
     private final EndsStore ends;
+    private final LookStore looks;
     private final ModelStore models;
 
-    EndsService(Benches benches, EndsStore ends, ModelStore models) {
+    EndsService(Benches benches, EndsStore ends, LookStore looks, ModelStore models) {
         this.benches = benches;
         this.ends = ends;
+        this.looks = looks;
         this.models = models;
     }
 
@@ -95,11 +98,11 @@ public class EndsService {
                 + (tally.explained().isEmpty() ? "" : ". The rest: " + tally.explained());
     }
 
-    /** A component was looked at and is good. */
-    BenchState looked(By by, long job, Seen seen, long component) {
+    /** A component was looked at while the unit is still open: the same evidence as a look on the job's sheet. */
+    BenchState looked(By by, long job, Seen seen, long component, boolean good) {
         BenchPress press = benches.running(by, job, seen);
-        ModelStore.ModelComponent what = models.component(component);
-        ends.looked(press.by(), job, component);
-        return press.done("looked", component, "Looked at, good: " + what.name(), null);
+        String name = models.component(component).name();
+        long id = looks.add(press.by(), job, component, good, Means.LOOKED, "");
+        return press.done("look", id, LookStore.story(name, good, Means.LOOKED, ""), null);
     }
 }

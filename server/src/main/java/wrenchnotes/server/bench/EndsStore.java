@@ -9,7 +9,7 @@ import wrenchnotes.core.bench.OpenEnds;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.Sql;
 
-/** What no account of the ledger holds: what is so for a test only, fragments, and what was looked at and is good. */
+/** What no account of the ledger holds: what is so for a test only, and fragments. */
 @Component
 public class EndsStore {
 
@@ -87,18 +87,6 @@ public class EndsStore {
                 .param("found", tally.found())
                 .param("explained", tally.explained())
                 .param("id", id)
-                .update();
-    }
-
-    void looked(By by, long job, long component) {
-        jdbc.sql("""
-                        INSERT INTO looked (job_id, component_id, at, by) VALUES (:job, :component, :at, :by)
-                        ON CONFLICT (job_id, component_id) DO NOTHING
-                        """)
-                .param("job", job)
-                .param("component", component)
-                .param("at", by.at().toEpochMilli())
-                .param("by", by.person())
                 .update();
     }
 }

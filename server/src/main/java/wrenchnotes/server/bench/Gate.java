@@ -8,6 +8,7 @@ import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.job.JobFacts;
+import wrenchnotes.core.teardown.FastenerGroup;
 
 /**
  * What stands between the unit and its closing.
@@ -18,6 +19,8 @@ import wrenchnotes.core.job.JobFacts;
  * @param watch what is often wrong with this revision
  * @param notTested what goes on untested, and why
  * @param sinceArrival what went and what stayed of what was tried as it came
+ * @param bornBy components that were replaced, where nobody knows which thing of the notes they are: asked once
+ * @param brokenUnsaid what broke and has no finding yet
  * @param bothWays where the way out does not agree with the way in, or was not counted
  */
 public record Gate(
@@ -29,7 +32,14 @@ public record Gate(
         List<EndsStore.FragmentTally> fragments,
         List<String> bothWays,
         List<String> notTested,
-        List<String> sinceArrival) {
+        List<String> sinceArrival,
+        List<BornByNobody> bornBy,
+        List<String> brokenUnsaid) {
+
+    /** A component that a finding calls replaced, and nothing in the notes is called so. @param things it could be */
+    public record BornByNobody(long component, String name, List<Candidate> things) {}
+
+    public record Candidate(String thing, String label) {}
 
     /**
      * Something that is often wrong with this revision.
@@ -51,7 +61,24 @@ public record Gate(
                         .map(BothWays.CountLine::sentence)
                         .toList(),
                 checks.notTested().stream().map(Check::whyNot).toList(),
-                beside.checks().sinceArrival());
+                beside.checks().sinceArrival(),
+                state.run().agreed().bornByNobodyKnows(beside.replaced()).stream()
+                        .map(one ->
+                                new BornByNobody(one.component(), one.names().get(0), candidates(state)))
+                        .toList(),
+                state.run()
+                        .agreed()
+                        .brokenUnsaid(beside.foundAt().stream()
+                                .map(Beside.FoundAt::at)
+                                .toList()));
+    }
+
+    /** What came off and is no screw. */
+    private static List<Candidate> candidates(BenchState state) {
+        return state.run().agreed().cameOff().stream()
+                .filter(thing -> !(thing instanceof FastenerGroup))
+                .map(thing -> new Candidate(thing.id(), thing.label()))
+                .toList();
     }
 
     private static List<CheckPlan.DueCheck> planned(BenchState state, boolean closed, CheckRecord checks) {

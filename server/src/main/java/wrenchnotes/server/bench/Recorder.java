@@ -3,14 +3,17 @@ package wrenchnotes.server.bench;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Entered;
-import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.LedgerEntry;
 import wrenchnotes.core.bench.PowerEntry;
+import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.unit.By;
+import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.job.HoldService;
 
@@ -22,12 +25,14 @@ class Recorder {
     private final RunStore runs;
     private final HoldService holds;
     private final EntryService entries;
+    private final PartsOfJob parts;
 
-    Recorder(BenchStore store, RunStore runs, HoldService holds, EntryService entries) {
+    Recorder(BenchStore store, RunStore runs, HoldService holds, EntryService entries, PartsOfJob parts) {
         this.store = store;
         this.runs = runs;
         this.holds = holds;
         this.entries = entries;
+        this.parts = parts;
     }
 
     /**
@@ -39,7 +44,7 @@ class Recorder {
         long run = before.run().underWay().map(RunRecord::id).orElse(0L);
         long last = run;
         for (Entered entry : entered) {
-            last = entry.read(new Keeping(by, job, run, before.run().ledger()));
+            last = entry.read(new Keeping(by, job, run, before.run()));
         }
         return last;
     }
@@ -49,13 +54,13 @@ class Recorder {
         private final By by;
         private final long job;
         private final long run;
-        private final Ledger ledger;
+        private final Run before;
 
-        Keeping(By by, long job, long run, Ledger ledger) {
+        Keeping(By by, long job, long run, Run before) {
             this.by = by;
             this.job = job;
             this.run = run;
-            this.ledger = ledger;
+            this.before = before;
         }
 
         @Override
@@ -72,14 +77,25 @@ class Recorder {
         @Override
         public Long stepped(Entered.Stepped stepped) {
             long step = store.addStep(by, job, stepped.step());
-            store.addMoves(by, job, Optional.of(step), ledger, stepped.moves());
+            keep(Optional.of(step), stepped.moves());
             return step;
         }
 
         @Override
         public Long moved(Entered.Moved moved) {
-            store.addMoves(by, job, Optional.empty(), ledger, moved.moves());
+            keep(Optional.empty(), moved.moves());
             return job;
+        }
+
+        /** A part that was put in by what is taken back goes back where it came from, unless somebody else tells of it too. */
+        private void keep(Optional<Long> step, List<LedgerEntry> moves) {
+            store.addMoves(by, job, step, before.ledger(), moves);
+            List<Long> undone =
+                    moves.stream().flatMap(entry -> entry.undoes().stream()).toList();
+            before.log().moves().stream()
+                    .filter(entry -> undone.contains(entry.id()) && entry.move().to() == Account.REPLACED)
+                    .forEach(entry -> parts.pressBack(
+                            by, job, entry.moment().number(), entry.move().thing(), "taken back"));
         }
 
         @Override

@@ -16,6 +16,7 @@ import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Change;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.teardown.Head;
@@ -29,6 +30,7 @@ import wrenchnotes.server.diagnosis.FindingService;
 import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.drawer.DrawerService;
 import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.drawer.PartsOfJob;
 
 /** The bench of the demo shop: takes apart, mends, closes, and tries. */
 @Component
@@ -138,8 +140,10 @@ class DemoBench {
                                 seen.fault().component(),
                                 seen.fault().wrong(),
                                 seen.way().remedy(),
-                                part,
-                                part.isPresent() ? 1 : 0,
+                                FindingKind.FAULT,
+                                part.map(id -> PartsOfJob.Fitted.fromDrawer(id, 1)).stream()
+                                        .toList(),
+                                Optional.empty(),
                                 seen.way().remedy() == Remedy.REVIVED ? "boiled and conditioned" : "",
                                 Optional.of(PROOFS.get(turn.visit.luck() % PROOFS.size())),
                                 Optional.of(seen.fault().wrong().equals("bent") ? Cause.FALL : Cause.AGE),
@@ -171,8 +175,9 @@ class DemoBench {
                             tried.component(),
                             tried.wrong(),
                             Remedy.CLEANED,
+                            FindingKind.FAULT,
+                            List.of(),
                             Optional.empty(),
-                            0,
                             "",
                             Optional.of(Means.LOOKED),
                             Optional.of(Cause.AGE),

@@ -12,7 +12,9 @@ import java.util.function.Consumer;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.ClosedJob;
 import wrenchnotes.core.diagnosis.history.Names;
@@ -59,10 +61,26 @@ public class BookStore {
             """;
 
     private static final String FINDINGS = """
-            SELECT job_id, revision_id, fault_id, component_id, remedy, failed, COALESCE(cost_minor, 0)
+            SELECT job_id, revision_id, fault_id, component_id, remedy, failed, kind, id
             FROM finding
             WHERE struck_at IS NULL AND %s
             ORDER BY id
+            """;
+
+    /** What a remedy brought is no symptom of what it mended. */
+    private static final String CHANGES = """
+            SELECT finding_id, symptom_id, change
+            FROM finding_symptom JOIN finding ON finding.id = finding_id
+            WHERE change <> 'CAME' AND struck_at IS NULL AND %s
+            """;
+
+    private static final String PARTS = """
+            SELECT job_id,
+                   SUM(CASE WHEN to_account IN ('UNIT', 'JOB') THEN value_minor ELSE 0 END)
+                   - SUM(CASE WHEN from_account IN ('UNIT', 'JOB') THEN value_minor ELSE 0 END)
+            FROM part_movement
+            WHERE job_id IS NOT NULL AND %s
+            GROUP BY job_id
             """;
 
     private static final String WORDS = "SELECT job_id, symptom_id, present FROM job_symptom WHERE %s";
@@ -88,15 +106,24 @@ public class BookStore {
     void closedAfter(long moment, Consumer<ClosedJob> told) {
         Map<Long, List<ClosedJob.FoundFault>> found = new HashMap<>();
         Map<Long, Long> parts = new HashMap<>();
+        of(PARTS, moment).query(row -> {
+            parts.put(row.getLong(1), row.getLong(2));
+        });
+        Map<Long, List<ClosedJob.SaidWord>> changed = new HashMap<>();
+        of(CHANGES, moment).query(row -> {
+            changed.computeIfAbsent(row.getLong(1), id -> new ArrayList<>(2))
+                    .add(new ClosedJob.SaidWord(row.getLong(2), Change.valueOf(row.getString(3)) == Change.STAYED));
+        });
         of(FINDINGS, moment).query(row -> {
-            parts.merge(row.getLong(1), row.getLong(7), Long::sum);
             found.computeIfAbsent(row.getLong(1), id -> new ArrayList<>(2))
                     .add(new ClosedJob.FoundFault(
                             row.getLong(2),
                             row.getLong(3),
                             row.getLong(4),
                             Remedy.valueOf(row.getString(5)),
-                            row.getBoolean(6)));
+                            row.getBoolean(6),
+                            FindingKind.valueOf(row.getString(7)),
+                            changed.getOrDefault(row.getLong(8), List.of())));
         });
         Map<Long, List<ClosedJob.SaidWord>> said = new HashMap<>();
         of(WORDS, moment).query(row -> {

@@ -8,14 +8,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.StepEntry;
-import wrenchnotes.core.checkin.Arrival;
-import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Overruling;
@@ -31,8 +28,6 @@ import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.Warranty;
 import wrenchnotes.server.bench.BenchStore;
-import wrenchnotes.server.job.ArrivalStore;
-import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.Nearness;
 
 /** Judges a unit by the shop's history and what is known of it. Runs in the caller's transaction. */
@@ -51,27 +46,16 @@ public class DiagnosisService {
     private final Book book;
     private final BookStore names;
     private final EvidenceStore evidence;
-    private final FindingStore findings;
-    private final ArrivalStore arrivals;
-    private final ModelStore models;
+    private final UnitOnBench units;
     private final Nearness nearness;
     private final BenchStore bench;
 
     DiagnosisService(
-            Book book,
-            BookStore names,
-            EvidenceStore evidence,
-            FindingStore findings,
-            ArrivalStore arrivals,
-            ModelStore models,
-            Nearness nearness,
-            BenchStore bench) {
+            Book book, BookStore names, EvidenceStore evidence, UnitOnBench units, Nearness nearness, BenchStore bench) {
         this.book = book;
         this.names = names;
         this.evidence = evidence;
-        this.findings = findings;
-        this.arrivals = arrivals;
-        this.models = models;
+        this.units = units;
         this.nearness = nearness;
         this.bench = bench;
     }
@@ -82,7 +66,7 @@ public class DiagnosisService {
     /** A unit at the counter. @param unit if it was here before */
     public Judged atCounter(long revision, Optional<Long> unit, Set<String> present, Set<String> absent, Instant now) {
         return judge(new Asked(
-                whereIs(revision),
+                units.where(revision),
                 Known.told(present, absent),
                 nearness.minutes(revision, Optional.empty(), Set.of()),
                 ASK_MINUTES,
@@ -94,49 +78,14 @@ public class DiagnosisService {
     /** A unit on the bench: its symptoms as the remedies left them, what was seen, tried and done. */
     public Judged onBench(Job job, Instant now) {
         return judge(new Asked(
-                whereIs(job.revisionId()),
-                known(job.id()),
+                units.where(job.revisionId()),
+                units.known(job.id()),
                 nearness.minutes(job.revisionId(), job.openedWith(), Set.copyOf(StepEntry.open(bench.steps(job.id())))),
                 job.openedWith().isPresent() ? TRY_MINUTES : ASK_MINUTES,
                 evidence.overruled(job.id()).stream()
                         .collect(Collectors.toMap(EvidenceStore.OverruledRow::fault, Function.identity())),
                 Optional.of(job.unitId()),
                 now));
-    }
-
-    private Where whereIs(long revisionId) {
-        ModelStore.Revision revision = models.revision(revisionId);
-        return new Where(
-                revisionId, revision.modelId(), models.model(revision.modelId()).kind());
-    }
-
-    private Known known(long job) {
-        Set<String> present = new TreeSet<>();
-        Set<String> absent = new TreeSet<>();
-        for (Arrival.Symptom symptom : arrivals.symptoms(job)) {
-            (symptom.present() ? present : absent).add(symptom.name());
-        }
-        Change.Now now = new Change.Now(present, absent);
-        List<FindingStore.FindingRow> standing = findings.ofJob(job).stream()
-                .filter(FindingStore.FindingRow::stands)
-                .toList();
-        for (FindingStore.FindingRow row : standing) {
-            now = now.after(row.done().changes());
-        }
-        return new Known(
-                now.present(),
-                now.absent(),
-                evidence.looks(job).stream()
-                        .map(look -> new Known.Look(look.component(), look.good(), look.means()))
-                        .toList(),
-                standing.stream()
-                        .map(row -> new Known.Done(
-                                new FaultName(
-                                        row.fault().component(), row.fault().wrong()),
-                                row.done().remedy(),
-                                row.done().failed()))
-                        .toList(),
-                evidence.tries(job).stream().map(EvidenceStore.TriesRow::grid).toList());
     }
 
     /**

@@ -13,6 +13,7 @@ import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.bench.LookStore;
 import wrenchnotes.server.finder.FinderIndex;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
@@ -25,6 +26,7 @@ import wrenchnotes.server.teardown.ModelStore;
 public class EvidenceService {
 
     private final EvidenceStore evidence;
+    private final LookStore looks;
     private final FindingStore findings;
     private final ArrivalStore arrivals;
     private final JobStore jobs;
@@ -35,6 +37,7 @@ public class EvidenceService {
 
     EvidenceService(
             EvidenceStore evidence,
+            LookStore looks,
             FindingStore findings,
             ArrivalStore arrivals,
             JobStore jobs,
@@ -43,6 +46,7 @@ public class EvidenceService {
             Rights rights,
             Journal journal) {
         this.evidence = evidence;
+        this.looks = looks;
         this.findings = findings;
         this.arrivals = arrivals;
         this.jobs = jobs;
@@ -71,9 +75,8 @@ public class EvidenceService {
                 .findFirst()
                 .orElseThrow(() -> new Invalid("componentId", "This model has no component " + component));
         String said = Checked.optionalText("words", words, 200);
-        long id = evidence.addLook(by, jobId, component, good, means, said);
-        String story =
-                one.name() + ": " + (good ? "good" : "bad") + ", " + words(means) + (said.isEmpty() ? "" : ". " + said);
+        long id = looks.add(by, jobId, component, good, means, said);
+        String story = LookStore.story(one.name(), good, means, said);
         journal.write(by, Journal.Entry.ofJob(jobId, "look", id, story, said));
     }
 
@@ -150,14 +153,5 @@ public class EvidenceService {
                         .collect(Collectors.joining(", "));
         journal.write(by, new Journal.Entry(job.id(), "after", id, story, before, row));
         return row;
-    }
-
-    private static String words(Means means) {
-        return switch (means) {
-            case LOOKED -> "by eye";
-            case MEASURED -> "measured";
-            case TAKEN_OUT -> "taken out to see";
-            case SWAPPED -> "swapped with a good one";
-        };
     }
 }

@@ -60,20 +60,6 @@ public class EvidenceStore {
                 .list();
     }
 
-    long addLook(By by, long job, long component, boolean good, Means means, String words) {
-        return Sql.inserted(jdbc.sql("""
-                                INSERT INTO component_look (job_id, component_id, good, means, words, at, by)
-                                VALUES (:job, :component, :good, :means, :words, :at, :by)
-                                """)
-                .param("job", job)
-                .param("component", component)
-                .param("good", good ? 1 : 0)
-                .param("means", means.name())
-                .param("words", words)
-                .param("at", by.at().toEpochMilli())
-                .param("by", by.person()));
-    }
-
     /** Those that stand. */
     List<TriesRow> tries(long job) {
         return jdbc.sql("""

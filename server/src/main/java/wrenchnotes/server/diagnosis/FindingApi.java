@@ -1,6 +1,8 @@
 package wrenchnotes.server.diagnosis;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -15,12 +17,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.diagnosis.Cause;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.OldGoes;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.advice.WorkHazard;
+import wrenchnotes.core.drawer.CameFrom;
+import wrenchnotes.core.drawer.Recipe;
 import wrenchnotes.core.team.Act;
+import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.JobStore;
 
 /** Findings of a job. */
 @RestController
@@ -29,14 +40,41 @@ public class FindingApi {
 
     private final FindingService service;
     private final FindingStore findings;
+    private final UnitOnBench units;
+    private final JobStore jobs;
+    private final Snapshot snapshot;
 
-    FindingApi(FindingService service, FindingStore findings) {
+    FindingApi(FindingService service, FindingStore findings, UnitOnBench units, JobStore jobs, Snapshot snapshot) {
         this.service = service;
         this.findings = findings;
+        this.units = units;
+        this.jobs = jobs;
+        this.snapshot = snapshot;
     }
 
     /**
-     * @param partCount how many of the part were used; 0 if no part was
+     * @param partId of a drawer's part; else {@code words} say what it is
+     * @param costMinor what they cost together; of a drawer's part the drawer knows
+     * @param recipe how it was made here
+     */
+    public record PartFitted(
+            Optional<Long> partId,
+            Optional<@Size(max = 120) String> words,
+            @Min(1) @Max(99) int count,
+            @NotNull CameFrom cameFrom,
+            Optional<@Min(0) @Max(100_000_000) Long> costMinor,
+            Optional<Recipe> recipe) {
+
+        PartsOfJob.Fitted fitted() {
+            DrawerStore.What what = new DrawerStore.What(partId, words.orElse(""));
+            return new PartsOfJob.Fitted(what, cameFrom, count, costMinor, recipe);
+        }
+    }
+
+    /**
+     * @param kind what it is to the model's record; a fault if left out
+     * @param parts that went in
+     * @param oldGoes where what was replaced went
      * @param proof what proved it
      * @param causeConfirmed whether the cause is sure; it is suspected if left out
      */
@@ -44,8 +82,9 @@ public class FindingApi {
             @NotBlank @Size(max = 80) String component,
             @NotBlank @Size(max = 80) String wrong,
             @NotNull Remedy remedy,
-            Optional<Long> partId,
-            int partCount,
+            Optional<FindingKind> kind,
+            Optional<@Size(max = 20) List<@Valid @NotNull PartFitted>> parts,
+            Optional<OldGoes> oldGoes,
             @Size(max = 500) String remark,
             Optional<Means> proof,
             Optional<Cause> cause,
@@ -56,8 +95,9 @@ public class FindingApi {
                     component,
                     wrong,
                     remedy,
-                    partId,
-                    partCount,
+                    kind.orElse(FindingKind.FAULT),
+                    parts.orElse(List.of()).stream().map(PartFitted::fitted).toList(),
+                    oldGoes,
                     remark,
                     proof,
                     cause,
@@ -78,6 +118,21 @@ public class FindingApi {
     List<String> hazards(
             @RequestParam Optional<Remedy> remedy, @RequestParam(defaultValue = "") @Size(max = 700) String words) {
         return WorkHazard.of(remedy, words).stream().map(WorkHazard::caution).toList();
+    }
+
+    /** @param kind what is picked before anybody says otherwise */
+    public record LikelyKind(FindingKind kind) {}
+
+    @GetMapping("/api/jobs/{job}/likely-kind")
+    LikelyKind likelyKind(
+            @PathVariable long job,
+            @RequestParam @Size(max = 80) String component,
+            @RequestParam @Size(max = 80) String wrong,
+            @RequestParam Remedy remedy,
+            @RequestParam(defaultValue = "false") boolean proved) {
+        return snapshot.read(() -> component.isBlank() || wrong.isBlank()
+                ? new LikelyKind(FindingKind.FAULT)
+                : new LikelyKind(units.likelyKind(jobs.job(job), new FaultName(component, wrong), remedy, proved)));
     }
 
     @PostMapping("/api/jobs/{job}/findings")

@@ -1,15 +1,19 @@
 package wrenchnotes.server.diagnosis;
 
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.Cause;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.OldGoes;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
-import wrenchnotes.server.drawer.DrawerService;
+import wrenchnotes.server.bench.Agreement;
+import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Rights;
@@ -26,7 +30,8 @@ public class FindingService {
     private final JobStore jobs;
     private final ModelService models;
     private final ModelStore modelStore;
-    private final DrawerService drawers;
+    private final PartsOfJob parts;
+    private final Agreement bench;
     private final Rights rights;
     private final Journal journal;
 
@@ -35,14 +40,16 @@ public class FindingService {
             JobStore jobs,
             ModelService models,
             ModelStore modelStore,
-            DrawerService drawers,
+            PartsOfJob parts,
+            Agreement bench,
             Rights rights,
             Journal journal) {
         this.findings = findings;
         this.jobs = jobs;
         this.models = models;
         this.modelStore = modelStore;
-        this.drawers = drawers;
+        this.parts = parts;
+        this.bench = bench;
         this.rights = rights;
         this.journal = journal;
     }
@@ -52,8 +59,9 @@ public class FindingService {
             String component,
             String wrong,
             Remedy remedy,
-            Optional<Long> part,
-            int partCount,
+            FindingKind kind,
+            List<PartsOfJob.Fitted> parts,
+            Optional<OldGoes> oldGoes,
             String remark,
             Optional<Means> proof,
             Optional<Cause> cause,
@@ -64,7 +72,8 @@ public class FindingService {
             wrong = Checked.text("wrong", wrong, 80);
             Checked.present("remedy", remedy);
             remark = Checked.optionalText("remark", remark, 500);
-            Checked.within("partCount", partCount, part.isPresent() ? 1 : 0, part.isPresent() ? 99 : 0);
+            parts = List.copyOf(parts);
+            Checked.within("parts", parts.size(), 0, 20);
         }
     }
 
@@ -75,8 +84,8 @@ public class FindingService {
     }
 
     /**
-     * Strikes a finding and, if there is something to put in its place, records that. Parts of the struck one go back
-     * to their drawer.
+     * Strikes a finding and, if there is something to put in its place, records that. Parts that only the struck one tells of go back
+     * where they came from.
      */
     public FindingStore.FindingRow correct(By who, long id, String why, Optional<FaultSeen> instead) {
         FindingStore.FindingRow before = findings.finding(id);
@@ -87,14 +96,8 @@ public class FindingService {
         }
         rights.mustBeOwn(by, before.by());
         findings.strike(by, id, Checked.text("why", why, 300));
-        before.done()
-                .part()
-                .ifPresent(part -> drawers.putBack(
-                        by,
-                        before.done().partId().orElseThrow(),
-                        before.done().partCount(),
-                        job.id(),
-                        "struck: " + why));
+        parts.findingBack(by, job.id(), id, "struck: " + why);
+        bench.unsettle(by, job.id(), before.moment());
         if (instead.isPresent()) {
             return write(by, job, instead.get(), Optional.of(id));
         }
@@ -109,7 +112,6 @@ public class FindingService {
     private FindingStore.FindingRow write(By by, Job job, FaultSeen found, Optional<Long> corrects) {
         long component =
                 models.addComponent(by, job.unit().modelId(), found.component()).id();
-        Optional<DrawerService.Taken> taken = found.part().map(part -> take(by, part, found, job));
         long id = findings.add(
                 by,
                 job,
@@ -117,14 +119,19 @@ public class FindingService {
                         component,
                         modelStore.fault(component, found.wrong()),
                         found.remedy(),
-                        found.part(),
-                        found.partCount(),
-                        taken.map(DrawerService.Taken::costMinor).orElse(0L),
+                        found.kind(),
+                        found.oldGoes(),
                         found.remark(),
                         found.proof(),
                         found.cause(),
                         found.causeConfirmed(),
                         corrects));
+        for (PartsOfJob.Fitted part : found.parts()) {
+            fit(by, job, part, PartsOfJob.Place.finding(id, component), found.component() + ", " + found.wrong());
+        }
+        if (found.remedy() == Remedy.REPLACED) {
+            bench.settle(by, job.id());
+        }
         FindingStore.FindingRow row = findings.finding(id);
         String words = (corrects.isPresent() ? "Corrected to: " : "Found: ") + row.words();
         Object before = corrects.map(findings::finding).orElse(null);
@@ -132,9 +139,9 @@ public class FindingService {
         return row;
     }
 
-    private DrawerService.Taken take(By by, long part, FaultSeen found, Job job) {
+    private void fit(By by, Job job, PartsOfJob.Fitted part, PartsOfJob.Place place, String why) {
         try {
-            return drawers.take(by, part, found.partCount(), job.id(), found.component() + ", " + found.wrong());
+            parts.tell(by, job.id(), part, place, why);
         } catch (NotFound e) {
             throw new Invalid("partId", e.getMessage());
         }

@@ -1,16 +1,24 @@
 package wrenchnotes.server.diagnosis;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Change;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.OldGoes;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.drawer.CameFrom;
+import wrenchnotes.core.drawer.Recipe;
+import wrenchnotes.core.drawer.Stock;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
@@ -36,24 +44,48 @@ public class FindingStore {
             Optional<Long> earlierJob) {}
 
     /**
+     * Some of a part that went in.
+     *
+     * @param partId empty if it is of no drawer
+     * @param mark what is said of it for good: "second-hand"; empty of a new part like any other
+     * @param costMinor its share of what this part cost the job
+     */
+    public record PartIn(
+            Optional<Long> partId,
+            String name,
+            int count,
+            CameFrom cameFrom,
+            String mark,
+            long costMinor,
+            Optional<Recipe> recipe) {
+
+        String words() {
+            return count + " × " + name + (mark.isEmpty() ? "" : ", " + mark);
+        }
+    }
+
+    /**
      * What was done about it.
      *
+     * @param costMinor what the parts cost
+     * @param oldGoes where what was replaced went
      * @param failed whether the remedy changed nothing
      * @param changes which symptoms went, stayed or came with the remedy
      */
     public record RemedyDone(
             Remedy remedy,
-            Optional<Long> partId,
-            Optional<String> part,
-            int partCount,
+            List<PartIn> parts,
             long costMinor,
+            Optional<OldGoes> oldGoes,
             boolean failed,
             List<Change.After> changes) {}
 
-    /** @param struckWhy why it was struck; empty if it stands */
+    /** @param moment the number of its write; @param struckWhy why it was struck; empty if it stands */
     public record FindingRow(
             long id,
             long jobId,
+            long moment,
+            FindingKind kind,
             FaultFound fault,
             RemedyDone done,
             String remark,
@@ -64,9 +96,10 @@ public class FindingStore {
         public String words() {
             return fault.component + ", " + fault.wrong + ": "
                     + done.remedy.words()
-                    + done.part
-                            .map(name -> " (" + done.partCount + " × " + name + ")")
-                            .orElse("");
+                    + (done.parts.isEmpty()
+                            ? ""
+                            : done.parts.stream().map(PartIn::words).collect(Collectors.joining(", ", " (", ")")))
+                    + (kind.fault() ? "" : ". " + kind.words());
         }
 
         public boolean stands() {
@@ -78,9 +111,8 @@ public class FindingStore {
             long component,
             long fault,
             Remedy remedy,
-            Optional<Long> part,
-            int partCount,
-            long costMinor,
+            FindingKind kind,
+            Optional<OldGoes> oldGoes,
             String remark,
             Optional<Means> proof,
             Optional<Cause> cause,
@@ -89,17 +121,27 @@ public class FindingStore {
 
     private static final String FINDING = """
             SELECT finding.id, finding.job_id, finding.component_id, component.name AS component, fault.wrong, remedy,
-                   part_id, part.name AS part, part_count, cost_minor, remark, finding.at, person.name AS by, struck_why,
+                   finding.kind, old_goes, finding.moment, remark, finding.at, person.name AS by, struck_why,
                    proof, cause, cause_confirmed, failed,
                    (SELECT json_group_array(json_object('symptom', COALESCE(word.name, said.name), 'change', change))
                     FROM finding_symptom
                     JOIN symptom AS said ON said.id = symptom_id
                     LEFT JOIN symptom AS word ON word.id = said.merged_into
                     WHERE finding_id = finding.id) AS changes,
+                   (SELECT json_group_array(json_object(
+                               'partId', told.part_id, 'name', COALESCE(part.name, told.words), 'count', told.count,
+                               'cameFrom', came_from, 'recipe', json(recipe),
+                               'inAll', (SELECT json_array(SUM(CASE WHEN to_account = 'UNIT' THEN held.count ELSE -held.count END),
+                                                           SUM(CASE WHEN to_account = 'UNIT' THEN value_minor ELSE -value_minor END))
+                                         FROM part_movement AS held
+                                         WHERE held.job_id = finding.job_id AND 'UNIT' IN (from_account, to_account)
+                                           AND held.part_id IS told.part_id AND held.words = told.words)))
+                    FROM part_told AS told LEFT JOIN part ON part.id = told.part_id
+                    WHERE told.finding_id = finding.id) AS parts,
                    (SELECT earlier.job_id
                     FROM finding AS earlier JOIN job AS stay ON stay.id = earlier.job_id
                     WHERE earlier.unit_id = finding.unit_id AND earlier.component_id = finding.component_id
-                      AND earlier.struck_at IS NULL
+                      AND earlier.struck_at IS NULL AND earlier.kind = 'FAULT' AND finding.kind IN ('FAULT', 'OURS')
                       AND (stay.checked_in_at, stay.id) < (SELECT checked_in_at, id FROM job WHERE id = finding.job_id)
                     ORDER BY stay.checked_in_at DESC, stay.id DESC
                     LIMIT 1) AS earlier_job
@@ -107,7 +149,6 @@ public class FindingStore {
             JOIN component ON component.id = finding.component_id
             JOIN fault ON fault.id = fault_id
             JOIN person ON person.id = finding.by
-            LEFT JOIN part ON part.id = part_id
             """;
 
     private static final TypeReference<List<Change.After>> CHANGES = new TypeReference<>() {};
@@ -136,9 +177,14 @@ public class FindingStore {
     }
 
     private FindingRow finding(java.sql.ResultSet row) throws java.sql.SQLException {
+        boolean stands = row.getString("struck_why") == null;
+        List<PartIn> parts = new ArrayList<>();
+        json.readTree(row.getString("parts")).forEach(part -> parts.add(part(part, stands)));
         return new FindingRow(
                 row.getLong("id"),
                 row.getLong("job_id"),
+                row.getLong("moment"),
+                FindingKind.valueOf(row.getString("kind")),
                 new FaultFound(
                         row.getLong("component_id"),
                         row.getString("component"),
@@ -149,10 +195,9 @@ public class FindingStore {
                         Sql.id(row, "earlier_job")),
                 new RemedyDone(
                         Remedy.valueOf(row.getString("remedy")),
-                        Sql.id(row, "part_id"),
-                        Optional.ofNullable(row.getString("part")),
-                        row.getInt("part_count"),
-                        row.getLong("cost_minor"),
+                        parts,
+                        parts.stream().mapToLong(PartIn::costMinor).sum(),
+                        Optional.ofNullable(row.getString("old_goes")).map(OldGoes::valueOf),
                         row.getBoolean("failed"),
                         json.readValue(row.getString("changes"), CHANGES)),
                 row.getString("remark"),
@@ -161,13 +206,32 @@ public class FindingStore {
                 Optional.ofNullable(row.getString("struck_why")));
     }
 
+    /** What a struck one had is back where it came from: it costs nothing. */
+    private PartIn part(JsonNode part, boolean stands) {
+        CameFrom from = CameFrom.valueOf(part.get("cameFrom").asString());
+        String name = part.get("name").asString();
+        int count = part.get("count").asInt();
+        Stock inAll = new Stock(
+                name, part.get("inAll").get(0).asInt(), part.get("inAll").get(1).asLong());
+        return new PartIn(
+                Optional.of(part.get("partId")).filter(id -> !id.isNull()).map(JsonNode::asLong),
+                name,
+                count,
+                from,
+                from.mark(),
+                stands && inAll.count() > 0 ? inAll.costOf(Math.min(count, inAll.count())) : 0,
+                Optional.of(part.get("recipe"))
+                        .filter(recipe -> !recipe.isNull())
+                        .map(recipe -> json.treeToValue(recipe, Recipe.class)));
+    }
+
     long add(By by, Job job, NewFinding finding) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO finding (job_id, unit_id, revision_id, component_id, fault_id, remedy,
-                                                     part_id, part_count, cost_minor, remark, proof, cause, cause_confirmed, moment, at, by,
+                                                     kind, old_goes, remark, proof, cause, cause_confirmed, moment, at, by,
                                                      corrects)
                                 VALUES (:job, :unit, :revision, :component, :fault, :remedy,
-                                        :part, :partCount, :cost, :remark, :proof, :cause, :confirmed, :moment, :at, :by, :corrects)
+                                        :kind, :oldGoes, :remark, :proof, :cause, :confirmed, :moment, :at, :by, :corrects)
                                 """)
                 .param("job", job.id())
                 .param("unit", job.unitId())
@@ -175,9 +239,8 @@ public class FindingStore {
                 .param("component", finding.component())
                 .param("fault", finding.fault())
                 .param("remedy", finding.remedy().name())
-                .param("part", finding.part().orElse(null))
-                .param("partCount", finding.partCount())
-                .param("cost", finding.costMinor())
+                .param("kind", finding.kind().name())
+                .param("oldGoes", finding.oldGoes().map(Enum::name).orElse(null))
                 .param("remark", finding.remark())
                 .param("proof", finding.proof().map(Enum::name).orElse(null))
                 .param("cause", finding.cause().map(Enum::name).orElse(null))

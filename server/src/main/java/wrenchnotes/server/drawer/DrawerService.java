@@ -1,7 +1,7 @@
 package wrenchnotes.server.drawer;
 
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.drawer.Stock;
+import wrenchnotes.core.drawer.PartAccount;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
@@ -9,7 +9,7 @@ import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
 
-/** Taking parts, booking them in, naming them. Each method runs in the caller's transaction. */
+/** Booking parts in, and naming them. Each method runs in the caller's transaction. */
 @Component
 public class DrawerService {
 
@@ -23,35 +23,11 @@ public class DrawerService {
         this.journal = journal;
     }
 
-    /** What was taken, and what it cost the shop. */
-    public record Taken(DrawerStore.Part part, int count, long costMinor) {
-
-        public String words() {
-            return count + " × " + part.name() + " from drawer " + part.drawer();
-        }
-    }
-
-    /** Takes parts for a job; refused if the drawer has fewer. */
-    public Taken take(By by, long partId, int count, long job, String why) {
-        DrawerStore.Part part = drawers.part(partId);
-        Stock stock = drawers.stock(part);
-        Stock after = stock.take(count);
-        drawers.setCount(by, after, new DrawerStore.Change(partId, -count, why, job, null));
-        return new Taken(part, count, stock.costOf(count));
-    }
-
-    /** Puts back what a struck entry had taken. */
-    public void putBack(By by, long partId, int count, long job, String why) {
-        Stock after = drawers.stock(drawers.part(partId)).bookIn(count);
-        drawers.setCount(by, after, new DrawerStore.Change(partId, count, why, job, null));
-    }
-
     public DrawerStore.Part add(By by, String drawer, String name, String what, long eachMinor, int count) {
         refuseTwin(drawer, name, -1);
         long id = drawers.add(drawer, name, what, eachMinor);
         if (count > 0) {
-            Stock after = drawers.stock(drawers.part(id)).bookIn(count);
-            drawers.setCount(by, after, new DrawerStore.Change(id, count, "first count", null, null));
+            bought(by, drawers.part(id), count, "first count");
         }
         DrawerStore.Part part = drawers.part(id);
         journal.write(by, Journal.Entry.ofShop("part", id, "Part " + name + " in drawer " + drawer, null, part));
@@ -73,11 +49,21 @@ public class DrawerService {
 
     public DrawerStore.Part bookIn(By by, long id, int count, String why) {
         DrawerStore.Part before = drawers.part(id);
-        Stock after = drawers.stock(before).bookIn(count);
-        drawers.setCount(by, after, new DrawerStore.Change(id, count, why, null, null));
+        bought(by, before, count, why);
         DrawerStore.Part part = drawers.part(id);
         journal.write(by, Journal.Entry.ofShop("part", id, count + " × " + part.name() + " booked in", before, part));
         return part;
+    }
+
+    /** At what one costs where it is bought. */
+    private void bought(By by, DrawerStore.Part part, int count, String why) {
+        long cost = Math.multiplyExact(part.eachMinor(), count);
+        part.stock().bookIn(count, cost);
+        drawers.move(
+                by,
+                new DrawerStore.Movement(
+                        DrawerStore.What.of(part.id()), count, PartAccount.SUPPLIER, PartAccount.DRAWER, cost),
+                DrawerStore.For.shop(why));
     }
 
     private void refuseTwin(String drawer, String name, long self) {

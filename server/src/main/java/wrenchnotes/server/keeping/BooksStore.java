@@ -20,8 +20,11 @@ class BooksStore {
 
     private static final String STOCK = """
             SELECT part.name
-            FROM part
-            WHERE part.count <> (SELECT COALESCE(SUM(change), 0) FROM stock_entry WHERE part_id = part.id)
+            FROM part_movement JOIN part ON part.id = part_id
+            WHERE 'DRAWER' IN (from_account, to_account)
+            GROUP BY part.id
+            HAVING SUM(CASE WHEN to_account = 'DRAWER' THEN part_movement.count ELSE -part_movement.count END) < 0
+                OR SUM(CASE WHEN to_account = 'DRAWER' THEN value_minor ELSE -value_minor END) < 0
             """;
 
     private final JdbcClient jdbc;
@@ -48,7 +51,7 @@ class BooksStore {
         jdbc.sql(STOCK).query(String.class).list().stream()
                 .limit(3)
                 .forEach(part ->
-                        wrong.add("The count of " + part + " is not the sum of its bookings: count the drawer."));
+                        wrong.add("More " + part + " went out of its drawer than ever lay in it: count the drawer."));
         return wrong;
     }
 

@@ -98,9 +98,14 @@ public class MoneyStore {
         List<Map.Entry<Long, UsualPart>> parts = new ArrayList<>();
         for (Long fault : faults) {
             jdbc.sql("""
-                            SELECT part.id, part.name, drawer, part.count, COUNT(*) AS used
-                            FROM finding JOIN part ON part.id = part_id
-                            WHERE fault_id = :fault AND part_id IS NOT NULL AND struck_at IS NULL
+                            SELECT part.id, part.name, drawer, COUNT(*) AS used,
+                                   (SELECT COALESCE(SUM(CASE WHEN to_account = 'DRAWER' THEN count ELSE -count END), 0)
+                                    FROM part_movement
+                                    WHERE part_id = part.id AND 'DRAWER' IN (from_account, to_account)) AS count
+                            FROM finding
+                            JOIN part_told ON finding_id = finding.id AND back_at IS NULL
+                            JOIN part ON part.id = part_id
+                            WHERE fault_id = :fault AND struck_at IS NULL
                             GROUP BY part.id
                             ORDER BY COUNT(*) DESC
                             LIMIT 1

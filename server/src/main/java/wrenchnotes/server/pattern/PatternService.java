@@ -6,11 +6,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.ClosedBook;
 import wrenchnotes.core.diagnosis.history.Comeback;
@@ -51,8 +53,11 @@ public class PatternService {
             List<RemedyCount> remedies,
             int comebacks) {}
 
+    /** What was done on principle: no failure of anything. @param words "pickup lens, cleaned" */
+    public record UpkeepDone(String words, int jobs) {}
+
     /** @param jobs handed over in the time looked at */
-    public record Patterns(Instant from, int jobs, List<FaultPattern> faults) {}
+    public record Patterns(Instant from, int jobs, List<FaultPattern> faults, List<UpkeepDone> upkeep) {}
 
     /** What was counted. */
     record Tally(Map<Long, Integer> jobs, Map<ClosedBook.Sort, ClosedBook.Count> faults) {}
@@ -73,6 +78,7 @@ public class PatternService {
                 .collect(Collectors.toMap(PatternStore.RevisionName::revision, PatternStore.RevisionName::name));
         record Key(long revision, long fault) {}
         Map<Key, List<Counted>> counts = counted.faults().entrySet().stream()
+                .filter(entry -> entry.getKey().kind().fault())
                 .map(entry -> new Counted(entry.getKey(), entry.getValue()))
                 .sorted(Comparator.comparingLong((Counted one) -> one.sort().revision())
                         .thenComparingLong(one -> one.sort().fault()))
@@ -95,7 +101,23 @@ public class PatternService {
         return new Patterns(
                 from,
                 counted.jobs().values().stream().mapToInt(Integer::intValue).sum(),
-                faults);
+                faults,
+                upkeep(counted, names));
+    }
+
+    private static List<UpkeepDone> upkeep(Tally counted, Map<Long, PatternStore.FaultName> names) {
+        Map<String, Integer> jobs = new TreeMap<>();
+        counted.faults().forEach((sort, count) -> {
+            if (sort.kind() == FindingKind.UPKEEP) {
+                PatternStore.FaultName name = names.get(sort.fault());
+                String words = name.component() + ", " + sort.remedy().words();
+                jobs.merge(words, count.jobs(), Integer::sum);
+            }
+        });
+        return jobs.entrySet().stream()
+                .map(entry -> new UpkeepDone(entry.getKey(), entry.getValue()))
+                .sorted(Comparator.comparingInt(UpkeepDone::jobs).reversed())
+                .toList();
     }
 
     private record Counted(ClosedBook.Sort sort, ClosedBook.Count count) {}

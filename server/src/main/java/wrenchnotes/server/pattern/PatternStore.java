@@ -25,7 +25,7 @@ public class PatternStore {
         return jdbc.sql("""
                         SELECT job.unit_id, component_id, checked_in_at, job.id
                         FROM job JOIN finding ON finding.job_id = job.id
-                        WHERE handed_over_at IS NULL AND struck_at IS NULL
+                        WHERE handed_over_at IS NULL AND struck_at IS NULL AND finding.kind IN ('FAULT', 'OURS')
                         """)
                 .query((row, n) -> new Comeback.AtFault(
                         row.getLong("unit_id"),

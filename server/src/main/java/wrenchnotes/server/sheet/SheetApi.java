@@ -21,6 +21,7 @@ import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.server.check.CheckStore;
 import wrenchnotes.server.diagnosis.FindingStore;
+import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
@@ -46,6 +47,7 @@ public class SheetApi {
     private final FindingStore findings;
     private final CheckStore checks;
     private final OutcomeStore outcomes;
+    private final PartsOfJob parts;
     private final LoanService loans;
     private final StoryStore stories;
     private final Snapshot snapshot;
@@ -59,6 +61,7 @@ public class SheetApi {
             FindingStore findings,
             CheckStore checks,
             OutcomeStore outcomes,
+            PartsOfJob parts,
             LoanService loans,
             StoryStore stories,
             Snapshot snapshot,
@@ -70,6 +73,7 @@ public class SheetApi {
         this.findings = findings;
         this.checks = checks;
         this.outcomes = outcomes;
+        this.parts = parts;
         this.loans = loans;
         this.stories = stories;
         this.snapshot = snapshot;
@@ -97,7 +101,8 @@ public class SheetApi {
      * @param inTheWayOfLending what keeps it from going out unfinished with its owner
      * @param mains what was done on its mains side and asks for an electrical check, a sentence; empty if nothing does
      * @param electrical the last electrical check, in words
-     * @param partsMinor what the parts of the standing findings cost
+     * @param parts what the job took, wherever it was told
+     * @param partsMinor what that cost
      * @param story newest first
      * @param storyIsLonger whether older lines were left out
      */
@@ -125,6 +130,7 @@ public class SheetApi {
             List<FindingStore.FindingRow> findings,
             List<CheckStore.CheckRow> checks,
             List<OutcomeStore.OutcomeRow> outcomes,
+            List<PartsOfJob.JobPart> parts,
             long partsMinor,
             List<JobStore.Stay> otherStays,
             List<StoryStore.Line> story,
@@ -140,6 +146,7 @@ public class SheetApi {
         Instant now = clock.instant();
         JobFacts known = facts.of(job);
         List<FindingStore.FindingRow> found = findings.ofJob(id);
+        List<PartsOfJob.JobPart> took = parts.ofJob(id);
         List<StoryStore.Line> story = stories.story(id, STORY_LINES + 1);
         return new JobSheet(
                 JobView.of(job),
@@ -165,10 +172,8 @@ public class SheetApi {
                 found,
                 checks.ofJob(id),
                 outcomes.ofJob(id),
-                found.stream()
-                        .filter(FindingStore.FindingRow::stands)
-                        .mapToLong(finding -> finding.done().costMinor())
-                        .sum(),
+                took,
+                took.stream().mapToLong(PartsOfJob.JobPart::costMinor).sum(),
                 jobs.otherStays(job),
                 story.stream().limit(STORY_LINES).toList(),
                 story.size() > STORY_LINES);

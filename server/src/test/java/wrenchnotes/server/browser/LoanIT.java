@@ -93,17 +93,7 @@ class LoanIT {
         long job = opened("Ketch 5");
         lead.post(
                 "/api/jobs/" + job + "/findings",
-                body(
-                        "component",
-                        "mains inlet",
-                        "wrong",
-                        "loose",
-                        "remedy",
-                        "RESOLDERED",
-                        "partCount",
-                        0,
-                        "remark",
-                        ""));
+                body("component", "mains inlet", "wrong", "loose", "remedy", "RESOLDERED", "remark", ""));
         for (String stage : List.of("BEFORE_CLOSING", "AFTER_CLOSING")) {
             lead.post(
                     "/api/jobs/" + job + "/checks",

@@ -15,6 +15,7 @@ import wrenchnotes.core.diagnosis.odds.FaultModel;
 import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.diagnosis.odds.Network;
 import wrenchnotes.core.diagnosis.odds.Quickscore;
+import wrenchnotes.core.diagnosis.odds.Suspects;
 
 /**
  * What to look at or to ask next: whatever tells most about the faults for each minute it takes.
@@ -47,12 +48,13 @@ public record NextCheck(
      * @return the best three, best first, no component or symptom twice; empty if nothing is left that would tell
      */
     public static List<NextCheck> best(
-            Rates rates,
+            Rates history,
             Known known,
             Map<String, Double> minutesTo,
             double unknownWay,
             double askMinutes,
             Set<String> leaveOut) {
+        Rates rates = Suspects.beside(history, known);
         Network now = Network.of(rates, known);
         if (now.present().size() >= Network.MOST_PRESENT) {
             return List.of();

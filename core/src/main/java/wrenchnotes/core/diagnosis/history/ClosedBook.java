@@ -13,11 +13,12 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.outcome.Outcome;
 
 /**
- * All closed jobs in memory, a column an array: about 63 bytes a job, 14 a finding, 4 a word. Jobs are added as they are closed; what is
+ * All closed jobs in memory, a column an array: about 63 bytes a job, 19 a finding, 4 a word. Jobs are added as they are closed; what is
  * asked is counted from first to last, so that any filter is as quick as none. Learning, patterns, estimates, prices and comebacks read it.
  *
  * <p>Not safe for several threads: whoever holds it lets one add, or many read.
@@ -27,6 +28,7 @@ public final class ClosedBook {
     private static final int NONE = -1;
     private static final Ownership[] OWNERSHIPS = Ownership.values();
     private static final Remedy[] REMEDIES = Remedy.values();
+    private static final FindingKind[] KINDS = FindingKind.values();
     private static final Outcome[] OUTCOMES = Outcome.values();
     /** So many sales of its kind a price is taken from, the latest. */
     private static final int SALES = 200;
@@ -57,6 +59,8 @@ public final class ClosedBook {
     private final Columns.Ints component = new Columns.Ints();
     private final Columns.Bytes remedy = new Columns.Bytes();
     private final Columns.Bytes failed = new Columns.Bytes();
+    private final Columns.Bytes kind = new Columns.Bytes();
+    private final RemedyChanges changes = new RemedyChanges();
 
     /** Above 0 if it was there, below if it was asked for and was not. */
     private final Columns.Ints word = new Columns.Ints();
@@ -72,7 +76,13 @@ public final class ClosedBook {
     public long bytes() {
         long jobs = id.bytes() + checkedIn.bytes() + handedOver.bytes() + benchMillis.bytes() + partsMinor.bytes();
         long places = firstFound.bytes() + firstSaid.bytes() + sameUnitBefore.bytes() + lastOfUnit.bytes();
-        long findings = foundOn.bytes() + fault.bytes() + component.bytes() + remedy.bytes() + failed.bytes();
+        long findings = foundOn.bytes()
+                + fault.bytes()
+                + component.bytes()
+                + remedy.bytes()
+                + failed.bytes()
+                + kind.bytes()
+                + changes.bytes();
         return jobs
                 + revision.bytes()
                 + unit.bytes()
@@ -107,6 +117,8 @@ public final class ClosedBook {
             component.add(found.component());
             remedy.add(found.remedy().ordinal());
             failed.add(found.failed() ? 1 : 0);
+            kind.add(found.kind().ordinal());
+            changes.add(found.changed());
         }
         job.said().forEach(said -> word.add(said.present() ? said.word() : -said.word()));
     }
@@ -123,9 +135,15 @@ public final class ClosedBook {
      */
     public Optional<PastJob> past(int at, Names names) {
         Set<FaultName> faults = new HashSet<>();
+        Map<String, Set<FaultName>> went = new HashMap<>();
+        Map<String, Set<FaultName>> stayed = new HashMap<>();
         for (int found = firstFound.get(at); found < endOfFound(at); found++) {
-            if (failed.get(found) == 0) {
-                faults.add(names.faults().get((long) fault.get(found)));
+            if (failed.get(found) == 0 && kind(found).fault()) {
+                FaultName name = names.faults().get((long) fault.get(found));
+                faults.add(name);
+                changes.of(found, (said, still) -> (still ? stayed : went)
+                        .computeIfAbsent(names.words().get(said), symptom -> new HashSet<>())
+                        .add(name));
             }
         }
         Optional<Outcome> ended = outcome.get(at) == NONE ? Optional.empty() : Optional.of(OUTCOMES[outcome.get(at)]);
@@ -144,10 +162,17 @@ public final class ClosedBook {
                 faults,
                 present,
                 absent,
+                went,
+                stayed,
                 untested.get(at) > 0 ? Optional.empty() : ended.flatMap(Outcome::mended),
                 benchMillis.get(at) > 0
                         ? Optional.of(new PastJob.Work(benchMillis.get(at) / 60_000.0, partsMinor.get(at)))
                         : Optional.empty()));
+    }
+
+    /** What the parts of a job cost, in minor units. @param at as of {@link #past} */
+    public long partsMinor(int at) {
+        return partsMinor.get(at);
     }
 
     /** What units like one fetched: the latest sales of its kind, each unit's last, the latest first. */
@@ -193,7 +218,7 @@ public final class ClosedBook {
     }
 
     /** What is counted together. */
-    public record Sort(long revision, long fault, Ownership ownership, Remedy remedy) {}
+    public record Sort(long revision, long fault, FindingKind kind, Ownership ownership, Remedy remedy) {}
 
     /**
      * @param findings how many times it was found and so remedied
@@ -224,13 +249,22 @@ public final class ClosedBook {
                 boolean first = seen.add(fault.get(at));
                 if (only.isEmpty() || only.getAsLong() == foundOn.get(at)) {
                     Sort sort = new Sort(
-                            foundOn.get(at), fault.get(at), OWNERSHIPS[ownership.get(job)], REMEDIES[remedy.get(at)]);
-                    Count one = new Count(1, first ? 1 : 0, cameBack(job, at, here) ? 1 : 0);
+                            foundOn.get(at),
+                            fault.get(at),
+                            kind(at),
+                            OWNERSHIPS[ownership.get(job)],
+                            REMEDIES[remedy.get(at)]);
+                    boolean back = kind(at).fault() && cameBack(job, at, here);
+                    Count one = new Count(1, first ? 1 : 0, back ? 1 : 0);
                     counts.merge(sort, one, Count::plus);
                 }
             }
         }
         return counts;
+    }
+
+    private FindingKind kind(int found) {
+        return KINDS[kind.get(found)];
     }
 
     private int endOfFound(int job) {
@@ -251,7 +285,7 @@ public final class ClosedBook {
 
     private boolean has(int job, int wanted) {
         for (int at = firstFound.get(job); at < endOfFound(job); at++) {
-            if (component.get(at) == wanted) {
+            if (component.get(at) == wanted && kind(at).comesBack()) {
                 return true;
             }
         }

@@ -3,6 +3,7 @@ package wrenchnotes.core.diagnosis.history;
 import java.util.List;
 import java.util.Optional;
 import wrenchnotes.core.checkin.Ownership;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.outcome.Outcome;
 
@@ -36,8 +37,22 @@ public record ClosedJob(
      * @param revision that the finding was made on
      * @param fault what is wrong with the component
      * @param failed whether the remedy changed nothing: then it was another fault
+     * @param changed symptoms that its remedy left there, or (not present) took away
+     * @param kind only a fault teaches and counts as a failure
      */
-    public record FoundFault(long revision, long fault, long component, Remedy remedy, boolean failed) {}
+    public record FoundFault(
+            long revision,
+            long fault,
+            long component,
+            Remedy remedy,
+            boolean failed,
+            FindingKind kind,
+            List<SaidWord> changed) {
+
+        public FoundFault {
+            changed = List.copyOf(changed);
+        }
+    }
 
     /** @param present false if it was asked for and was not there */
     public record SaidWord(long word, boolean present) {}

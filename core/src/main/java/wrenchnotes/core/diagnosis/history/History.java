@@ -84,17 +84,19 @@ public final class History {
         Map<String, Map<FaultName, Double>> credits = new LinkedHashMap<>();
         Map<String, Double> leaked = new LinkedHashMap<>();
         for (String symptom : job.present()) {
-            double away = 1 - leak(symptom, job.where());
+            // What went with a remedy was there because of what it mended, not by chance.
+            double leak = job.went().containsKey(symptom) ? 0 : leak(symptom, job.where());
+            double away = 1 - leak;
             Map<FaultName, Double> by = new LinkedHashMap<>();
-            for (FaultName fault : job.faults()) {
+            for (FaultName fault : job.mayHaveShown(symptom)) {
                 double strength = strength(fault, symptom, job.where(), CREDITED);
                 by.put(fault, strength);
                 away *= 1 - strength;
             }
-            double shown = 1 - away;
+            double shown = Math.max(1e-9, 1 - away);
             by.replaceAll((fault, strength) -> strength / shown);
             credits.put(symptom, by);
-            leaked.put(symptom, leak(symptom, job.where()) / shown);
+            leaked.put(symptom, leak / shown);
         }
         levels.forEach(counts -> counts.add(job, credits, leaked));
     }

@@ -1,5 +1,7 @@
 package wrenchnotes.core.diagnosis.history;
 
+import java.util.LinkedHashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wrenchnotes.core.diagnosis.FaultName;
@@ -10,6 +12,8 @@ import wrenchnotes.core.diagnosis.FaultName;
  * @param faults that were found; empty if none was
  * @param present symptoms that were there when it came in
  * @param absent symptoms that were asked for and were not there
+ * @param went by symptom, the faults whose remedy took it away; symptoms that nobody watched are not in it
+ * @param stayed by symptom, the faults whose remedy left it there
  * @param worked whether it left the shop working; empty if there was no fault to mend
  * @param work what it took; empty if nobody kept the time or nothing was done
  */
@@ -18,8 +22,29 @@ public record PastJob(
         Set<FaultName> faults,
         Set<String> present,
         Set<String> absent,
+        Map<String, Set<FaultName>> went,
+        Map<String, Set<FaultName>> stayed,
         Optional<Boolean> worked,
         Optional<Work> work) {
+
+    /** One whose remedies nobody watched. */
+    public PastJob(
+            Where where,
+            Set<FaultName> faults,
+            Set<String> present,
+            Set<String> absent,
+            Optional<Boolean> worked,
+            Optional<Work> work) {
+        this(where, faults, present, absent, Map.of(), Map.of(), worked, work);
+    }
+
+    /** The faults that may have shown a symptom: those whose remedy took it away, if any did, and none whose remedy left it. */
+    Set<FaultName> mayHaveShown(String symptom) {
+        Set<FaultName> may = new LinkedHashSet<>(went.getOrDefault(symptom, faults));
+        may.retainAll(faults);
+        may.removeAll(stayed.getOrDefault(symptom, Set.of()));
+        return may;
+    }
 
     /**
      * @param minutes at the bench, pauses left out; above 0
@@ -31,5 +56,7 @@ public record PastJob(
         faults = Set.copyOf(faults);
         present = Set.copyOf(present);
         absent = Set.copyOf(absent);
+        went = Map.copyOf(went);
+        stayed = Map.copyOf(stayed);
     }
 }

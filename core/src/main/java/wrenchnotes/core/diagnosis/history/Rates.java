@@ -1,8 +1,10 @@
 package wrenchnotes.core.diagnosis.history;
 
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.Where.Level;
@@ -12,9 +14,14 @@ import wrenchnotes.core.diagnosis.history.Where.Level;
  *
  * @param faults most frequent first
  * @param shows by symptom, how likely each fault shows it
+ * @param suspects those of the faults that no job had and only the bench speaks of: they are not why a unit is brought in
  * @param leaks by symptom, how likely it is told of though no fault here explains it
  */
-public record Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
+public record Rates(
+        List<Rated> faults,
+        Map<String, Map<FaultName, Double>> shows,
+        Map<String, Double> leaks,
+        Set<FaultName> suspects) {
 
     private static final double TAIL = 0.1;
 
@@ -22,6 +29,12 @@ public record Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> show
         faults = List.copyOf(faults);
         shows = Map.copyOf(shows);
         leaks = Map.copyOf(leaks);
+        suspects = Set.copyOf(suspects);
+    }
+
+    /** With nothing suspected. */
+    public Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
+        this(faults, shows, leaks, Set.of());
     }
 
     /** The jobs behind a rate: the most specific level that has the fault at all. */
@@ -46,6 +59,18 @@ public record Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> show
         private BetaDistribution beta() {
             return BetaDistribution.of(Math.max(1e-3, had), Math.max(1e-3, of - had));
         }
+    }
+
+    /** Whether closed jobs had a fault so often at least. */
+    public boolean knows(FaultName fault, int times) {
+        return faults.stream()
+                .anyMatch(rated -> rated.fault().equals(fault) && rated.behind().count() >= times);
+    }
+
+    /** Whether a fault is known to show one of these symptoms, one time in ten or more. */
+    public boolean showsAny(FaultName fault, Collection<String> symptoms) {
+        return symptoms.stream()
+                .anyMatch(word -> shows.getOrDefault(word, Map.of()).getOrDefault(fault, 0.0) >= 0.1);
     }
 
     public boolean speaksOf(String symptom) {

@@ -37,6 +37,19 @@ public record CrossedTries(List<Tried> down, List<Tried> across, List<Try> tries
         }
     }
 
+    /** What all pairs have in common beside the things themselves: the lead, the supply, the way it was tried. */
+    static final String SHARED = "what all of them share (lead, supply, how it was tried)";
+
+    /**
+     * Whether no pair works although two and more were tried on either side: then one thing that they share is likelier than that so
+     * many are bad at once.
+     */
+    boolean nothingWorks() {
+        return tries.stream().noneMatch(Try::good)
+                && tries.stream().map(Try::down).distinct().count() > 1
+                && tries.stream().map(Try::across).distinct().count() > 1;
+    }
+
     /** @param down index of the row, from 0; @param across index of the column, from 0 */
     public record Try(int down, int across, boolean good) {}
 

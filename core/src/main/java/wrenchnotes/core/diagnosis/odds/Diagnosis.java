@@ -29,7 +29,9 @@ public record Diagnosis(
 
     public record Outside(String name, double probability) {}
 
-    public static Diagnosis of(Rates rates, Known known) {
+    /** @param history what closed jobs say; what they do not know and the bench speaks of is joined, see {@link Suspects} */
+    public static Diagnosis of(Rates history, Known known) {
+        Rates rates = Suspects.beside(history, known);
         Network weighed = Network.of(rates, known);
         Odds odds = Odds.of(weighed.model(), weighed.present(), weighed.absent());
         Map<String, Rates.Rated> byWords = rates.byWords();

@@ -1,7 +1,9 @@
 package wrenchnotes.core.diagnosis.odds;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
@@ -13,7 +15,8 @@ import wrenchnotes.core.unit.Checked;
  *
  * @param present symptoms that are there now
  * @param absent symptoms that were asked for or tried and are not there now
- * @param looks components that were seen good or bad
+ * @param looks components that were seen good or bad; of several looks of a kind at a component the last counts, since looking again by the
+ *     same means tells little that is new
  * @param done what was done about faults, oldest first
  * @param tries grids of crossed tries
  */
@@ -28,13 +31,30 @@ public record Known(
         }
     }
 
-    /** @param failed it changed nothing */
-    public record Done(FaultName fault, Remedy remedy, boolean failed) {}
+    /**
+     * @param failed it changed nothing
+     * @param came symptoms that came with it: they point at what was done
+     */
+    public record Done(FaultName fault, Remedy remedy, boolean failed, Set<String> came) {
+
+        public Done {
+            came = Set.copyOf(came);
+        }
+
+        public Done(FaultName fault, Remedy remedy, boolean failed) {
+            this(fault, remedy, failed, Set.of());
+        }
+    }
 
     public Known {
         present = Set.copyOf(present);
         absent = Set.copyOf(absent);
-        looks = List.copyOf(looks);
+        Map<List<Object>, Look> latest = new LinkedHashMap<>();
+        looks.forEach(look -> {
+            latest.remove(List.<Object>of(look.component(), look.by()));
+            latest.put(List.of(look.component(), look.by()), look);
+        });
+        looks = List.copyOf(latest.values());
         done = List.copyOf(done);
         tries = List.copyOf(tries);
     }

@@ -147,7 +147,7 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
                             .toList());
         }
 
-        /** The share of all units that is brought in, by halving: where too few are, more would be, and the other way round. */
+        /** The share of all units that is brought in, what is only suspected left out, by halving: where too few are, more would be, and the other way round. */
         private double shownToAShop() {
             double low = 0;
             double high = 1;
@@ -155,7 +155,7 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
                 double z = (low + high) / 2;
                 double nothing = 1 - NOTHING_WRONG;
                 for (Rates.Rated rated : rates.faults()) {
-                    nothing *= 1 - rated.rate() * z;
+                    nothing *= rates.suspects().contains(rated.fault()) ? 1 : 1 - rated.rate() * z;
                 }
                 if (1 - nothing > z) {
                     low = z;
@@ -198,6 +198,9 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
                 Map<String, FaultModel.ModelCause> causes = new TreeMap<>();
                 blamed(grid.down().get(one.down()), causes);
                 blamed(grid.across().get(one.across()), causes);
+                if (grid.nothingWorks()) {
+                    outside(CrossedTries.SHARED, causes);
+                }
                 add(
                         new FaultModel.ModelSymptom(next("try"), CrossedTries.BY_CHANCE, List.copyOf(causes.values())),
                         !one.good());
@@ -214,11 +217,15 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
                     .map(FaultName::words)
                     .collect(Collectors.toSet());
             if (own.isEmpty()) {
-                String id = OUTSIDE + tried.name();
-                outside.putIfAbsent(id, new FaultModel.ModelFault(id, OUTSIDE_BAD));
-                causes.put(id, new FaultModel.ModelCause(id, CrossedTries.SPOILS));
+                outside(tried.name(), causes);
             }
             own.forEach(id -> causes.put(id, new FaultModel.ModelCause(id, CrossedTries.SPOILS)));
+        }
+
+        private void outside(String name, Map<String, FaultModel.ModelCause> causes) {
+            String id = OUTSIDE + name;
+            outside.putIfAbsent(id, new FaultModel.ModelFault(id, OUTSIDE_BAD));
+            causes.put(id, new FaultModel.ModelCause(id, CrossedTries.SPOILS));
         }
 
         private String next(String what) {

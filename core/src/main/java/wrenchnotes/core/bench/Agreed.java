@@ -1,0 +1,84 @@
+package wrenchnotes.core.bench;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import wrenchnotes.core.teardown.Thing;
+
+/**
+ * Whether the ledger and the findings of a stay say the same of its things.
+ *
+ * @param ledger as it stands
+ * @param log of all runs of the stay
+ */
+public record Agreed(Ledger ledger, RunLog log) {
+
+    /**
+     * What came off on this stay, is in its place as made, and is said to have been replaced.
+     *
+     * @param replaced what findings say
+     */
+    public List<Thing> stillTheOld(List<Replaced> replaced) {
+        return cameOff().stream()
+                .filter(thing -> Replaced.stillTheOld(ledger, thing, replaced) > 0)
+                .toList();
+    }
+
+    /** What was off the unit at any time on this stay. */
+    public List<Thing> cameOff() {
+        return moved(Account.TRAY);
+    }
+
+    private List<Thing> moved(Account to) {
+        Set<String> ids = log.moves().stream()
+                .filter(entry -> entry.move().to() == to && entry.undoes().isEmpty())
+                .map(entry -> entry.move().thing())
+                .collect(Collectors.toSet());
+        return ledger.things().stream()
+                .filter(thing -> ids.contains(thing.id()))
+                .toList();
+    }
+
+    /**
+     * What is broken and nobody has written a finding of, by its label: the ledger knows that it broke, not why.
+     *
+     * @param found what findings speak of
+     */
+    public List<String> brokenUnsaid(List<Replaced> found) {
+        return moved(Account.BROKEN).stream()
+                .filter(thing ->
+                        ledger.count(thing.id(), Account.BROKEN) + ledger.count(thing.id(), Account.REPLACED) > 0)
+                .filter(thing -> found.stream().noneMatch(one -> one.bornBy(thing)))
+                .map(Thing::label)
+                .toList();
+    }
+
+    /** What is in the way of closing, with what the two do not say alike first. */
+    List<String> before(List<String> reasons, List<Replaced> replaced) {
+        return Stream.concat(stillTheOld(replaced).stream().map(Replaced::sentence), reasons.stream())
+                .toList();
+    }
+
+    /** Components that findings call replaced and that nobody has yet found among the things of the notes. */
+    public List<Replaced> bornByNobodyKnows(List<Replaced> replaced) {
+        return replaced.stream().filter(one -> one.asksAmong(ledger.things())).toList();
+    }
+
+    /** Moves by hand of one press that stand, if all that they moved is still where they put it; else none. */
+    public List<LedgerEntry> byHand(long moment) {
+        Set<Long> undone =
+                log.moves().stream().flatMap(entry -> entry.undoes().stream()).collect(Collectors.toSet());
+        List<LedgerEntry> its = log.moves().stream()
+                .filter(entry -> entry.moment().number() == moment
+                        && entry.stepEntry().isEmpty()
+                        && entry.undoes().isEmpty()
+                        && !undone.contains(entry.id()))
+                .toList();
+        return its.stream()
+                        .map(LedgerEntry::move)
+                        .allMatch(move -> ledger.count(move.thing(), move.to()) >= move.count())
+                ? its
+                : List.of();
+    }
+}

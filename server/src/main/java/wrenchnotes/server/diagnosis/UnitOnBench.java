@@ -1,0 +1,101 @@
+package wrenchnotes.server.diagnosis;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.Arrival;
+import wrenchnotes.core.diagnosis.Change;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.FindingKind;
+import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.diagnosis.history.Where;
+import wrenchnotes.core.diagnosis.odds.Known;
+import wrenchnotes.core.job.Job;
+import wrenchnotes.server.job.ArrivalStore;
+import wrenchnotes.server.teardown.ModelStore;
+
+/** What is known of a unit on the bench. Runs in the caller's transaction. */
+@Component
+class UnitOnBench {
+
+    /** So often a fault must have been found for what it shows to be known. */
+    private static final int WELL = 3;
+
+    private final Book book;
+    private final EvidenceStore evidence;
+    private final FindingStore findings;
+    private final ArrivalStore arrivals;
+    private final ModelStore models;
+
+    UnitOnBench(Book book, EvidenceStore evidence, FindingStore findings, ArrivalStore arrivals, ModelStore models) {
+        this.book = book;
+        this.evidence = evidence;
+        this.findings = findings;
+        this.arrivals = arrivals;
+        this.models = models;
+    }
+
+    Where where(long revisionId) {
+        ModelStore.Revision revision = models.revision(revisionId);
+        return new Where(
+                revisionId, revision.modelId(), models.model(revision.modelId()).kind());
+    }
+
+    /** Its symptoms as the remedies left them, what was seen, tried and done. */
+    Known known(long job) {
+        Set<String> present = new TreeSet<>();
+        Set<String> absent = new TreeSet<>();
+        for (Arrival.Symptom symptom : arrivals.symptoms(job)) {
+            (symptom.present() ? present : absent).add(symptom.name());
+        }
+        Change.Now now = new Change.Now(present, absent);
+        List<FindingStore.FindingRow> standing = findings.ofJob(job).stream()
+                .filter(FindingStore.FindingRow::stands)
+                .toList();
+        for (FindingStore.FindingRow row : standing) {
+            now = now.after(row.done().changes());
+        }
+        return new Known(
+                now.present(),
+                now.absent(),
+                evidence.looks(job).stream()
+                        .map(look -> new Known.Look(look.component(), look.good(), look.means()))
+                        .toList(),
+                standing.stream()
+                        .map(row -> new Known.Done(
+                                new FaultName(
+                                        row.fault().component(), row.fault().wrong()),
+                                row.done().remedy(),
+                                row.done().failed(),
+                                row.done().changes().stream()
+                                        .filter(after -> after.change() == Change.CAME)
+                                        .map(Change.After::symptom)
+                                        .collect(Collectors.toSet())))
+                        .toList(),
+                evidence.tries(job).stream().map(EvidenceStore.TriesRow::grid).toList());
+    }
+
+    /**
+     * What a finding most likely is, before anybody says. A fault that closed jobs do not know well is taken for what the owner complained
+     * of, if anything was told at all.
+     */
+    FindingKind likelyKind(Job job, FaultName fault, Remedy remedy, boolean proved) {
+        Known known = known(job.id());
+        boolean seenBad = known.looks().stream()
+                .anyMatch(look -> !look.good() && look.component().equals(fault.component()));
+        boolean told = !known.present().isEmpty() || !job.brought().complaint().isEmpty();
+        boolean shown = book.ask(past -> {
+            Rates rates = past.history()
+                    .rates(
+                            where(job.revisionId()),
+                            Set.of(fault),
+                            past.names().components(),
+                            past.names().spoken());
+            return rates.knows(fault, WELL) ? rates.showsAny(fault, known.present()) : told;
+        });
+        return FindingKind.likely(remedy, seenBad || shown, proved);
+    }
+}

@@ -1,0 +1,125 @@
+package wrenchnotes.server.drawer;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.drawer.Recipe;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.ground.Journal;
+import wrenchnotes.server.ground.May;
+import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.teardown.ModelStore;
+
+/** What a job took from the drawers and elsewhere. */
+@RestController
+@May(Act.FIND)
+public class JobPartsApi {
+
+    private final PartsOfJob parts;
+    private final ToldStore told;
+    private final DrawerStore drawers;
+    private final JobStore jobs;
+    private final ModelStore models;
+    private final Journal journal;
+    private final Snapshot snapshot;
+
+    JobPartsApi(
+            PartsOfJob parts,
+            ToldStore told,
+            DrawerStore drawers,
+            JobStore jobs,
+            ModelStore models,
+            Journal journal,
+            Snapshot snapshot) {
+        this.parts = parts;
+        this.told = told;
+        this.drawers = drawers;
+        this.jobs = jobs;
+        this.models = models;
+        this.journal = journal;
+        this.snapshot = snapshot;
+    }
+
+    /** What is used up beside any finding: agent, resin, grease, paste, a sticker. */
+    public record PartUsed(
+            @NotNull Long partId, @Min(1) @Max(99) int count) {}
+
+    /** @param amount how many were used the last time; empty if none ever were */
+    public record UsualAmount(Optional<Integer> amount) {}
+
+    @PostMapping("/api/jobs/{job}/parts")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<PartsOfJob.JobPart> use(@PathVariable long job, @Valid @RequestBody PartUsed said, Pen pen) {
+        pen.once(said, by -> use(by, job, said));
+        return snapshot.read(() -> parts.ofJob(job));
+    }
+
+    private void use(By who, long job, PartUsed said) {
+        By by = jobs.job(job).entered(who);
+        String name = name(said.partId());
+        parts.tell(
+                by,
+                job,
+                PartsOfJob.Fitted.fromDrawer(said.partId(), said.count()),
+                PartsOfJob.Place.used(),
+                "used on the job");
+        journal.write(
+                by, Journal.Entry.ofJob(job, "part", said.partId(), "Used: " + said.count() + " × " + name, said));
+    }
+
+    private String name(long part) {
+        try {
+            return drawers.part(part).name();
+        } catch (NotFound e) {
+            throw new Invalid("partId", e.getMessage());
+        }
+    }
+
+    @DeleteMapping("/api/jobs/{job}/parts/{used}")
+    List<PartsOfJob.JobPart> putBack(@PathVariable long job, @PathVariable long used, Pen pen) {
+        pen.once("put back", who -> {
+            By by = jobs.job(job).entered(who);
+            String name = told.ofJob(job).stream()
+                    .filter(row -> row.id() == used)
+                    .map(row -> row.told().count() + " × " + row.name())
+                    .findFirst()
+                    .orElseThrow(() -> new NotFound("Nothing of that number was used, or it is back already"));
+            parts.useBack(by, job, used, "put back");
+            journal.write(by, Journal.Entry.ofJob(job, "part", used, "Not used after all: " + name, null));
+        });
+        return snapshot.read(() -> parts.ofJob(job));
+    }
+
+    @GetMapping("/api/parts/{part}/usual-amount")
+    UsualAmount usual(@PathVariable long part) {
+        return snapshot.read(() -> new UsualAmount(told.usualAmount(part)));
+    }
+
+    /** How parts for a component were made before, the last first. @param component as it is called */
+    @GetMapping("/api/models/{model}/recipes")
+    List<Recipe> recipes(@PathVariable long model, @RequestParam @Size(max = 80) String component) {
+        return snapshot.read(() -> models.components(model).stream()
+                .filter(one -> one.name().equalsIgnoreCase(component.strip()))
+                .findFirst()
+                .map(one -> told.recipes(one.id()))
+                .orElse(List.of()));
+    }
+}

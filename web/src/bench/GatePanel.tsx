@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { Link } from 'react-router';
 import { Act } from '../parts/Buttons';
 import { EndsList } from './OpenEnds';
 import type { Bench, Presses } from './press';
@@ -45,6 +46,7 @@ export function GatePanel({ bench, press, busy }: { bench: Bench; press: Presses
         </Box>
       )}
       <EndsList bench={bench} press={press} busy={busy} />
+      <Unsaid bench={bench} press={press} busy={busy} />
       <Watch bench={bench} press={press} busy={busy} />
       {gate.bothWays.length > 0 && (
         <Box fontSize="md" role="group" aria-label="The way out against the way in">
@@ -52,6 +54,54 @@ export function GatePanel({ bench, press, busy }: { bench: Bench; press: Presses
           {gate.bothWays.map((line) => (
             <Box key={line}>{line}</Box>
           ))}
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** What a finding and the ledger could not tell one another: asked once, and the notes know it from then on. */
+export function Unsaid({ bench, press, busy }: { bench: Bench; press: Presses; busy: boolean }) {
+  const { bornBy, brokenUnsaid } = bench.gate;
+  return (
+    <>
+      {bornBy.map((asked) => (
+        <Box key={asked.component} role="group" aria-label={`Which of these is the ${asked.name}?`}>
+          <chakra.b color="brassLight" fontSize="md">
+            The {asked.name} was replaced. Which of these is it?
+          </chakra.b>
+          <Box display="flex" gap="8px" flexWrap="wrap" mt="4px">
+            {asked.things.map((one) => (
+              <Act
+                key={one.thing}
+                look="bench"
+                minH="44px"
+                disabled={busy}
+                onClick={() => press({ act: 'bears', component: asked.component, thing: one.thing })}
+              >
+                {one.label}
+              </Act>
+            ))}
+            <Act
+              look="bench"
+              minH="44px"
+              disabled={busy}
+              onClick={() => press({ act: 'bears', component: asked.component })}
+            >
+              none of them
+            </Act>
+          </Box>
+        </Box>
+      ))}
+      {brokenUnsaid.length > 0 && (
+        <Box fontSize="md" role="group" aria-label="Broken, and no finding yet">
+          <chakra.b color="brassLight">Broken, and nobody has said why</chakra.b>
+          {brokenUnsaid.map((label) => (
+            <Box key={label}>{label}</Box>
+          ))}
+          <Link to={`/jobs/${bench.unit.jobId}`}>
+            <chakra.span textDecoration="underline">Write down the finding</chakra.span>
+          </Link>
         </Box>
       )}
     </>
@@ -77,9 +127,18 @@ export function Watch({ bench, press, busy }: { bench: Bench; press: Presses; bu
             minH="44px"
             disabled={busy}
             aria-label={`Looked, good: ${one.words}`}
-            onClick={() => press({ act: 'looked', component: one.component })}
+            onClick={() => press({ act: 'looked', component: one.component, good: true })}
           >
             Looked: good
+          </Act>
+          <Act
+            look="bench"
+            minH="44px"
+            disabled={busy}
+            aria-label={`Looked, bad: ${one.words}`}
+            onClick={() => press({ act: 'looked', component: one.component, good: false })}
+          >
+            bad
           </Act>
         </Box>
       ))}

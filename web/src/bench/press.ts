@@ -23,7 +23,8 @@ export type Press =
   | { act: 'putRight'; temporary: number }
   | { act: 'broken'; said: Schemas['BrokenSaid'] }
   | { act: 'found'; fragment: number; said: Schemas['FoundSaid'] }
-  | { act: 'looked'; component: number }
+  | { act: 'looked'; component: number; good: boolean }
+  | { act: 'bears'; component: number; thing?: string }
   | { act: 'cameOff'; said: Schemas['CameOffSaid'] }
   | { act: 'close' }
   | { act: 'closeForNow'; reason: string };
@@ -59,6 +60,7 @@ const WORDS: Record<Press['act'], string> = {
   broken: 'a broken piece',
   found: 'fragments found',
   looked: 'looked at',
+  bears: 'which thing it is',
   cameOff: 'came off',
   close: 'closed up',
   closeForNow: 'closed for now',

@@ -86,7 +86,17 @@ export function send(job: number, version: number, press: Press, id: string): Pr
       );
     case 'looked':
       return answer(
-        api.POST('/api/jobs/{job}/bench/looked', { ...at, body: { component: press.component } }),
+        api.POST('/api/jobs/{job}/bench/looked', {
+          ...at,
+          body: { component: press.component, good: press.good },
+        }),
+      );
+    case 'bears':
+      return answer(
+        api.POST('/api/jobs/{job}/bench/bears', {
+          ...at,
+          body: { component: press.component, thing: press.thing },
+        }),
       );
     case 'cameOff':
       return answer(api.POST('/api/jobs/{job}/bench/came-off', { ...at, body: press.said }));

@@ -78,8 +78,21 @@ function Chapter({
           {finding.fault.component}, {finding.fault.wrong}
         </b>
         : {floor.Remedy[finding.done.remedy]}
-        {finding.done.part && ` with ${finding.done.partCount} × ${finding.done.part}`}
+        {finding.done.parts.length > 0 && ` with ${finding.done.parts.map(partWords).join(', ')}`}
         {finding.done.costMinor > 0 && ` (${money(finding.done.costMinor, currency)})`}
+        {finding.kind !== 'FAULT' && (
+          <chakra.span
+            ml="6px"
+            px="5px"
+            fontSize="xs"
+            border="1px solid"
+            borderColor={finding.kind === 'OURS' ? 'amber' : 'edge'}
+            borderRadius="sm"
+          >
+            {floor.FindingKind[finding.kind]}
+          </chakra.span>
+        )}
+        {finding.done.oldGoes && `. The old one: ${floor.OldGoes[finding.done.oldGoes]}`}
         {finding.done.failed && <chakra.b color="hazard"> it changed nothing</chakra.b>}
         {finding.remark && `. ${finding.remark}`}{' '}
         <chakra.span color="muted" fontSize="xs">
@@ -123,6 +136,11 @@ function Chapter({
       )}
     </Box>
   );
+}
+
+/** "1 × gear, made here": where it came from stays with it for good. */
+function partWords(part: Schemas['PartIn']) {
+  return `${part.count} × ${part.name}${part.mark ? `, ${part.mark}` : ''}`;
 }
 
 function Changes({ changes }: { changes: Schemas['After'][] }) {

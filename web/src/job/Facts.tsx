@@ -15,6 +15,7 @@ import { money } from '../typed/sum';
 import { AsRemark } from './AsRemark';
 import type { Doing } from './doing';
 import { HoldLine } from './HoldLine';
+import { JobParts } from './JobParts';
 import { Line, Who } from './Line';
 import { Papers } from './Papers';
 import { VerdictMark } from './VerdictMark';
@@ -37,16 +38,19 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
           ))}
         </Part>
       )}
-      <Part
-        title="Found"
-        aside={sheet.partsMinor > 0 ? `parts ${money(sheet.partsMinor, currency)}` : undefined}
-      >
+      <Part title="Found">
         {sheet.findings.length === 0 && <Nothing>Nothing found yet.</Nothing>}
         <Chapters
           findings={sheet.findings}
           symptoms={sheet.symptoms.filter((one) => one.present).map((one) => one.name)}
           correct={change && ((finding) => change({ what: 'finding', corrects: finding }))}
         />
+      </Part>
+      <Part
+        title="Parts"
+        aside={sheet.partsMinor > 0 ? `in all ${money(sheet.partsMinor, currency)}` : undefined}
+      >
+        <JobParts job={sheet.job.id} parts={sheet.parts} here={change !== undefined} />
       </Part>
       <Part title="Checked">
         {sheet.checks.length === 0 && <Nothing>Nothing checked yet.</Nothing>}

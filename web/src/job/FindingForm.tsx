@@ -1,26 +1,33 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
+import { useCurrency } from '../api/session';
 import { Form, Sends } from '../form/Form';
-import { ChoiceIn, CountIn, PickIn, TextIn } from '../form/fields';
-import { useSending } from '../form/useSending';
+import { ChoiceIn, TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { type Fields, useSending } from '../form/useSending';
 import { Chip } from '../parts/Buttons';
 import { OneOf } from '../parts/OneOf';
 import { Caution } from '../parts/States';
 import { useModel } from '../teardown/useModel';
+import { plainSum } from '../typed/sum';
+import { PartsIn, type PartTyped, partTyped } from './PartsIn';
 
-type Said = Omit<Schemas['FindingSaid'], 'corrects'> & { why: string };
+type Typed = Omit<Schemas['FindingSaid'], 'parts'> & { parts: PartTyped[]; why: string };
 
 /** A finding as it was said, or nothing said yet. */
-function asSaid(before?: Schemas['FindingRow']): Said {
+function asSaid(currency: string, before?: Schemas['FindingRow']): Typed {
   return {
     component: before?.fault.component ?? '',
     wrong: before?.fault.wrong ?? '',
     remedy: before?.done.remedy ?? 'REPLACED',
-    partId: before?.done.partId,
-    partCount: before?.done.partCount || 1,
+    kind: before?.kind,
+    parts: before?.done.parts.map((part) => partTyped(part, plainSum(part.costMinor, currency))) ?? [],
+    oldGoes: before?.done.oldGoes,
     remark: before?.remark ?? '',
     proof: before?.fault.proof,
     cause: before?.fault.cause,
@@ -28,6 +35,24 @@ function asSaid(before?: Schemas['FindingRow']): Said {
     why: '',
   };
 }
+
+/** What goes out of what is typed: what a drawer's part costs the drawer knows. */
+const partSaid = (currency: string) =>
+  z
+    .object({
+      partId: z.number().optional(),
+      words: z.string(),
+      count: said.count(1, 99),
+      cameFrom: z.custom<PartTyped['cameFrom']>(),
+      cost: said.sumIfAny(currency),
+      recipe: z.custom<PartTyped['recipe']>(),
+    })
+    .transform(({ cost, recipe, words, ...part }) => ({
+      ...part,
+      words: words.trim() || undefined,
+      costMinor: part.cameFrom === 'DRAWER' ? undefined : cost,
+      recipe: part.cameFrom === 'MADE' ? recipe : undefined,
+    }));
 
 /** A fault seen and what was done about it. With `corrects` it strikes an earlier one and puts this in its place. */
 export function FindingForm({
@@ -42,13 +67,18 @@ export function FindingForm({
   done: () => void;
 }) {
   const model = useModel(modelId);
-  const parts = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
+  const currency = useCurrency();
+  const likelyKind = useRef<Schemas['FindingSaid']['kind']>(undefined);
   const form = useSending({
-    blank: asSaid(corrects),
+    blank: asSaid(currency, corrects),
+    check: z.looseObject({ parts: z.array(partSaid(currency)) }) as unknown as z.ZodType<
+      Schemas['FindingSaid'] & { why: string },
+      Typed
+    >,
     // A correction belongs to the very finding that it puts right.
     kept: corrects ? `correct finding ${corrects.id}` : `finding ${job}`,
     send: ({ why, ...now }) => {
-      const body = { ...now, partCount: now.partId === undefined ? 0 : now.partCount };
+      const body = { ...now, kind: now.kind ?? likelyKind.current };
       return answer(
         corrects
           ? api.POST('/api/findings/{finding}/correction', {
@@ -61,7 +91,15 @@ export function FindingForm({
     done,
     leave: done,
   });
-  const { component, wrong, remedy, partId, remark, proof, cause, causeConfirmed } = form.value;
+  const { component, wrong, remedy, remark, proof, cause, causeConfirmed } = form.value;
+  const asked = { component, wrong, remedy, proved: proof !== undefined };
+  const likely = useQuery({
+    queryKey: answers.likelyKind(job, asked),
+    queryFn: () =>
+      answer(api.GET('/api/jobs/{job}/likely-kind', { params: { path: { job }, query: asked } })),
+    placeholderData: (before) => before,
+  });
+  likelyKind.current = likely.data?.kind;
   const words = `${component} ${wrong} ${remark}`.trim();
   const hazards = useQuery({
     queryKey: answers.workHazards(remedy, words),
@@ -94,25 +132,17 @@ export function FindingForm({
       {hazards.data?.map((words) => (
         <Caution key={words}>{words}</Caution>
       ))}
-      <Box display="grid" gridTemplateColumns="1fr 90px" gap="8px">
-        <PickIn of={form} at="partId" number label="Part from a drawer" compact>
-          <option value="">none</option>
-          {parts.data?.map((part) => (
-            <option key={part.id} value={part.id} disabled={part.count === 0 && part.id !== partId}>
-              {part.name} · drawer {part.drawer} · {part.count} left
-            </option>
-          ))}
-        </PickIn>
-        <CountIn
-          of={form}
-          at="partCount"
-          label="How many"
-          compact
-          min={1}
-          max={99}
-          disabled={partId === undefined}
+      <PartsIn form={form} model={modelId} />
+      {remedy === 'REPLACED' && (
+        <OneOf
+          label="Where the old one goes"
+          name="The old one"
+          words={floor.OldGoes}
+          picked={form.value.oldGoes}
+          pick={(one) => form.put('oldGoes', one)}
         />
-      </Box>
+      )}
+      <ChoiceIn of={kind(form, likely.data?.kind)} at="kind" label="What it is" words={floor.FindingKind} />
       <OneOf
         label="What proved it"
         name="Proved by"
@@ -144,4 +174,9 @@ export function FindingForm({
       <Sends of={form} go="Enter the finding" />
     </Form>
   );
+}
+
+/** What it most likely is stands picked until somebody says otherwise. */
+function kind(form: Fields<Typed>, likely?: Typed['kind']): Fields<Typed> {
+  return { ...form, value: { ...form.value, kind: form.value.kind ?? likely } };
 }

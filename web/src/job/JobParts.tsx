@@ -1,0 +1,135 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
+import { useCurrency } from '../api/session';
+import { useJobWrite } from '../api/useJobWrite';
+import { Form, Sends } from '../form/Form';
+import { CountIn, PickIn } from '../form/fields';
+import { useSending } from '../form/useSending';
+import { Act } from '../parts/Buttons';
+import { Trouble } from '../parts/States';
+import { money } from '../typed/sum';
+
+type JobPart = Schemas['JobPart'];
+
+/** What the job took, wherever it was told, and what that cost. What is used up beside any finding is entered here. */
+export function JobParts({ job, parts, here }: { job: number; parts: JobPart[]; here: boolean }) {
+  const [using, setUsing] = useState(false);
+  return (
+    <>
+      {parts.length === 0 && <Box color="muted">No parts yet.</Box>}
+      {parts.map((part) => (
+        <PartLine key={`${part.partId} ${part.name}`} job={job} part={part} here={here} />
+      ))}
+      {here && !using && (
+        <Act look="quiet" minH="34px" onClick={() => setUsing(true)}>
+          Used up: agent, grease, paste…
+        </Act>
+      )}
+      {using && <UsedUp job={job} done={() => setUsing(false)} />}
+    </>
+  );
+}
+
+function PartLine({ job, part, here }: { job: number; part: JobPart; here: boolean }) {
+  const currency = useCurrency();
+  const back = useJobWrite(() =>
+    answer(
+      api.DELETE('/api/jobs/{job}/parts/{used}', {
+        params: { path: { job, used: part.used[part.used.length - 1] as number } },
+      }),
+    ),
+  );
+  return (
+    <Box
+      borderTop="1px solid"
+      borderColor="line"
+      py="4px"
+      display="grid"
+      gridTemplateColumns="38px 1fr auto auto"
+      gap="8px"
+      alignItems="baseline"
+    >
+      <chakra.span fontFamily="mono">{part.count} ×</chakra.span>
+      <Box>
+        {part.name}
+        {part.marks.map((mark) => (
+          <chakra.b key={mark} color="amberInk">
+            {', '}
+            {mark}
+          </chakra.b>
+        ))}
+        <chakra.span color="muted" fontSize="xs">
+          {' '}
+          told by {part.told.join(' and ')}
+        </chakra.span>
+        <Trouble error={back.error} />
+      </Box>
+      {here && part.used.length > 0 ? (
+        <Act
+          look="quiet"
+          minH="28px"
+          disabled={back.isPending}
+          aria-label={`Not used: ${part.name}`}
+          onClick={() => back.mutate()}
+        >
+          not used
+        </Act>
+      ) : (
+        <span />
+      )}
+      <chakra.span fontFamily="mono">{money(part.costMinor, currency)}</chakra.span>
+    </Box>
+  );
+}
+
+function UsedUp({ job, done }: { job: number; done: () => void }) {
+  const drawers = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
+  const usual = useRef(1);
+  const form = useSending({
+    blank: { partId: undefined as number | undefined, count: Number.NaN },
+    send: ({ partId, count }) =>
+      answer(
+        api.POST('/api/jobs/{job}/parts', {
+          params: { path: { job } },
+          body: { partId: partId as number, count: Number.isNaN(count) ? usual.current : count },
+        }),
+      ),
+    done,
+    leave: done,
+  });
+  const { partId } = form.value;
+  const before = useQuery({
+    queryKey: answers.usual(partId),
+    queryFn: () =>
+      answer(api.GET('/api/parts/{part}/usual-amount', { params: { path: { part: partId as number } } })),
+    enabled: partId !== undefined,
+  });
+  usual.current = before.data?.amount ?? 1;
+  return (
+    <Form of={form} name="Used up">
+      <Box display="grid" gridTemplateColumns="1fr 110px" gap="8px">
+        <PickIn of={form} at="partId" number label="What was used" compact>
+          <option value="">pick it</option>
+          {drawers.data?.map((part) => (
+            <option key={part.id} value={part.id} disabled={part.count === 0}>
+              {part.name} · drawer {part.drawer} · {part.count} left
+            </option>
+          ))}
+        </PickIn>
+        <CountIn
+          of={form}
+          at="count"
+          label="How many"
+          compact
+          min={1}
+          max={99}
+          placeholder={`${usual.current}, as usual`}
+        />
+      </Box>
+      <Sends of={form} go="Used it" />
+    </Form>
+  );
+}

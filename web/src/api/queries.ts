@@ -11,6 +11,7 @@ export const answers = {
   counter: key('counter'),
   differences: key('differences'),
   evidence: key('evidence'),
+  experience: key('experience'),
   find: key('find'),
   gauge: key('gauge'),
   holds: key('holds'),

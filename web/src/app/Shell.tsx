@@ -120,15 +120,19 @@ export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
   );
 }
 
-/** In another room the focus is at its beginning, unless a field of it has taken it. */
+/**
+ * In another room the focus is at its beginning, unless a field of it has taken it, or somebody is typing: a room that comes late takes
+ * nothing out of anybody's hands.
+ */
 function useRoomFocus(path: string) {
   const main = useRef<HTMLElement>(null);
   const before = useRef(path);
   useEffect(() => {
     if (before.current !== path) {
       before.current = path;
-      const taken = main.current?.contains(document.activeElement) && document.activeElement !== main.current;
-      if (!taken) {
+      const now = document.activeElement;
+      const taken = main.current?.contains(now) && now !== main.current;
+      if (!taken && !now?.matches('input, textarea, select')) {
         main.current?.focus({ preventScroll: true });
       }
     }

@@ -61,6 +61,7 @@ function Line({ thing, count }: { thing: Thing; count: number }) {
       )}
       <Box fontSize="md" minW={0}>
         {thing.label}
+        {thing.altered && <chakra.b color="brassLight"> here: {thing.altered}</chakra.b>}
         <Box color="chalkDust" fontSize="sm">
           {thing.group
             ? fastenerWords(thing.group)

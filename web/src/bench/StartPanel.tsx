@@ -92,6 +92,14 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
           {bench.unit.before}.
         </Box>
       )}
+      {bench.unit.altered.length > 0 && (
+        <Box fontSize="lg" role="group" aria-label="Not as made any more">
+          <chakra.b color="brassLight">Not as made any more</chakra.b>
+          {bench.unit.altered.map((words) => (
+            <Box key={words}>{words}</Box>
+          ))}
+        </Box>
+      )}
       {bench.stand.hazards.map((words) => (
         <Caution bench key={words}>
           {words}

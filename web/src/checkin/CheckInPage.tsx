@@ -159,6 +159,17 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
               }
             />
           </Row>
+          {known && known.marks.length > 0 && (
+            <Row name="Not as made">
+              <Box role="group" aria-label="Not as made any more" fontSize="md">
+                {known.marks.map((mark) => (
+                  <Box key={mark.words}>
+                    <b>{mark.words}</b>
+                  </Box>
+                ))}
+              </Box>
+            </Row>
+          )}
           <Row name="Owner">
             <OwnerField
               ownership={form.ownership}

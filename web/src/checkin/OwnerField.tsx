@@ -6,10 +6,12 @@ import { Chip } from '../parts/Buttons';
 import { Choice } from '../parts/Choice';
 import { Text } from '../parts/Fields';
 
-const WHOSE = { CUSTOMER: 'customer’s', RESALE: 'to be sold' };
+const WHOSE = { CUSTOMER: 'customer’s', RESALE: 'to be sold', OWN: 'our own' };
+
+type Ownership = keyof typeof WHOSE;
 
 type Change = {
-  ownership?: 'CUSTOMER' | 'RESALE';
+  ownership?: Ownership;
   ownerId?: number;
   ownerName?: string;
   ownerContact?: string;
@@ -24,7 +26,7 @@ export function OwnerField({
   problem,
   change,
 }: {
-  ownership: 'CUSTOMER' | 'RESALE';
+  ownership: Ownership;
   ownerId?: number;
   name: string;
   contact: string;
@@ -56,7 +58,13 @@ export function OwnerField({
           each={{ minH: '38px' }}
         />
         <Text
-          label={ownership === 'RESALE' ? 'Owner, if not us' : 'Name, phone, mail'}
+          label={
+            ownership === 'RESALE'
+              ? 'Owner, if not us'
+              : ownership === 'OWN'
+                ? 'Whose, in the shop'
+                : 'Name, phone, mail'
+          }
           compact
           value={name}
           problem={problem}

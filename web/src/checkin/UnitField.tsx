@@ -1,8 +1,54 @@
-import { Box } from '@chakra-ui/react';
-import type { Schemas } from '../api/client';
+import { Box, chakra } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
+import { answers } from '../api/queries';
+import { Chip } from '../parts/Buttons';
 import { Choice } from '../parts/Choice';
 import { Pick, Row, Text } from '../parts/Fields';
+import { Trouble } from '../parts/States';
 import { Looks } from './Looks';
+
+type Kind = Schemas['NotKnownSaid']['kind'];
+
+/** Taken in before anybody knows what it is: it is moved to its model when somebody does. */
+function NotKnown({ pick }: { pick: (part: { modelId: number; revisionId: number }) => void }) {
+  const client = useQueryClient();
+  const make = useMutation({
+    mutationFn: (kind: Kind) => answer(api.POST('/api/models/not-known', { body: { kind } })),
+    onSuccess: async (revision) => {
+      await client.invalidateQueries({ queryKey: answers.models() });
+      pick({ modelId: revision.modelId, revisionId: revision.id });
+    },
+  });
+  return (
+    <Box
+      display="flex"
+      gap="4px"
+      flexWrap="wrap"
+      alignItems="center"
+      mt="4px"
+      role="group"
+      aria-label="Not known yet"
+    >
+      <chakra.span fontSize="sm">not known yet:</chakra.span>
+      {(Object.keys(floor.Kind) as Kind[]).map((kind) => (
+        <Chip
+          key={kind}
+          on={false}
+          minH="30px"
+          fontSize="sm"
+          disabled={make.isPending}
+          aria-label={`Not known yet, a ${floor.Kind[kind]}`}
+          onClick={() => make.mutate(kind)}
+        >
+          {floor.Kind[kind]}
+        </Chip>
+      ))}
+      <Trouble error={make.error} />
+    </Box>
+  );
+}
 
 /** What stands on the counter: model, serial, and which revision by what can be seen from outside. */
 export function UnitField({
@@ -50,6 +96,7 @@ export function UnitField({
           onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
         />
       </Box>
+      {modelId === undefined && <NotKnown pick={change} />}
       {revisions.length > 0 && (
         <Choice
           mt="6px"

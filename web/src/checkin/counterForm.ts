@@ -8,7 +8,7 @@ export type AtCounter = {
   serial: string;
   modelId?: number;
   revisionId?: number;
-  ownership: 'CUSTOMER' | 'RESALE';
+  ownership: Schemas['Brought']['ownership'];
   ownerId?: number;
   ownerName: string;
   ownerContact: string;

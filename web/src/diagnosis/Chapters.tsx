@@ -111,6 +111,11 @@ function Chapter({
             Comeback: the same was found on an earlier stay.
           </chakra.span>
         )}
+        {finding.undoneBy && (
+          <chakra.b color="hazard" display="block">
+            Heard later that it was not: {finding.undoneBy}
+          </chakra.b>
+        )}
         {finding.struckWhy && <Box fontSize="sm">Struck: {finding.struckWhy}</Box>}
         {telling && <AfterForm finding={finding} symptoms={symptoms} done={() => setTelling(false)} />}
       </Box>

@@ -72,6 +72,9 @@ function Correcting({
     leave: done,
   });
   const { revisionId, arrival } = form.value;
+  // It may turn out to be another model than it was taken for, or was taken in before anybody knew.
+  const models = useQuery({ queryKey: answers.models(), queryFn: () => answer(api.GET('/api/models')) });
+  const others = models.data?.filter(({ model }) => model.id !== job.unit.modelId) ?? [];
   const notes = useQuery({
     queryKey: answers.notes(revisionId),
     queryFn: () =>
@@ -88,6 +91,13 @@ function Correcting({
                 {one.name}
               </option>
             ))}
+            {others.map(({ model, revisions: theirs }) =>
+              theirs.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {model.maker} {model.name} {one.name}
+                </option>
+              )),
+            )}
           </PickIn>
         </Box>
       </Row>

@@ -31,6 +31,18 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
       {sheet.job.brought.ownership === 'RESALE' && (
         <ToBeSold job={sheet.job} notTested={sheet.notTested} here={change !== undefined} />
       )}
+      {sheet.unitMarks.length > 0 && (
+        <Part title="Not as made any more">
+          {sheet.unitMarks.map((mark) => (
+            <Line key={mark.words}>
+              <b>{mark.words}</b>{' '}
+              <chakra.span color="muted" fontSize="xs">
+                since {day(mark.at)}
+              </chakra.span>
+            </Line>
+          ))}
+        </Part>
+      )}
       {sheet.holds.length > 0 && (
         <Part title="Waits">
           {sheet.holds.map((one) => (

@@ -152,8 +152,8 @@ export function FindingForm({
       />
       <Box display="flex" gap="4px" alignItems="flex-end">
         <OneOf
-          label="Where it came from"
-          name="Came from"
+          label="What caused it"
+          name="Caused by"
           words={floor.Cause}
           picked={cause}
           pick={(one) => form.put('cause', one)}

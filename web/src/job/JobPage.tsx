@@ -16,6 +16,7 @@ import { CheckForm } from './CheckForm';
 import { CorrectArrival } from './CorrectArrival';
 import type { Doing } from './doing';
 import { ElectricalForm } from './ElectricalForm';
+import { EventForm, LaterForm } from './EventForm';
 import { Facts } from './Facts';
 import { FindingForm } from './FindingForm';
 import { HandoverForm } from './HandoverForm';
@@ -72,6 +73,13 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
       off: away || !job.brought.owner,
     },
     { key: 'E', label: 'Electrical check', act: () => setDoing({ what: 'electrical' }), off: away },
+    {
+      key: 'A',
+      label: 'Found inside, altered, decided, observed',
+      act: () => setDoing({ what: 'event' }),
+      off: away,
+    },
+    { key: 'Y', label: 'Heard later', act: () => setDoing({ what: 'later' }), off: !gone },
     { key: 'D', label: 'Measure', act: () => navigate(`/gauges?job=${job.id}`), off: away },
   ]);
   return (
@@ -91,7 +99,11 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
               {job.unit.model} {job.unit.revision}
             </chakra.h1>
             <Box color="muted">
-              {job.brought.owner ? job.brought.owner.name : 'to be sold'}
+              {job.brought.owner
+                ? job.brought.owner.name
+                : job.brought.ownership === 'OWN'
+                  ? 'our own'
+                  : 'to be sold'}
               {job.brought.owner && job.brought.ownership === 'RESALE' && ', sold for them'}
               {job.brought.owner?.contact && ` · ${job.brought.owner.contact}`}
               {sheet.rework > 0 && ` · opened again ${sheet.rework === 1 ? 'once' : `${sheet.rework} times`}`}
@@ -112,6 +124,11 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
         {gone ? (
           <Box color="muted" py="8px">
             This stay is over, and its record stands as it is. If the unit comes back, check it in by its tag.
+            <Box mt="6px">
+              <Act keyName="Y" onClick={() => setDoing({ what: 'later' })}>
+                Heard later
+              </Act>
+            </Box>
           </Box>
         ) : lent ? (
           <Box display="grid" gridTemplateColumns="2fr 1fr" gap="8px" my="10px" alignItems="start">
@@ -149,6 +166,9 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
             >
               Electrical check
             </Act>
+            <Act keyName="A" onClick={() => setDoing({ what: 'event' })}>
+              Also…
+            </Act>
             {job.brought.owner && (
               <Act keyName="L" onClick={() => setDoing({ what: 'loan' })}>
                 Out on loan
@@ -157,7 +177,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
             <Act
               look={sheet.inTheWay.length === 0 ? 'main' : 'plain'}
               keyName="H"
-              gridColumn={job.brought.owner ? undefined : 'span 2'}
+              gridColumn={job.brought.owner ? 'span 3' : undefined}
               disabled={handOver.isPending}
               onClick={leave}
             >
@@ -166,7 +186,7 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
           </Box>
         )}
         <Trouble error={handOver.error} />
-        {!gone && <DoingForm sheet={sheet} doing={doing} done={done} />}
+        {(!gone || doing.what === 'later') && <DoingForm sheet={sheet} doing={doing} done={done} />}
         <Story job={sheet.job.id} lines={sheet.story} longer={sheet.storyIsLonger} gone={gone} />
       </Box>
       <Box p="14px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
@@ -243,6 +263,8 @@ function DoingForm({ sheet, doing, done }: { sheet: Schemas['JobSheet']; doing: 
       {doing.what === 'loan' && <LoanForm sheet={sheet} done={done} />}
       {doing.what === 'electrical' && <ElectricalForm sheet={sheet} done={done} />}
       {doing.what === 'handover' && <HandoverForm sheet={sheet} done={done} />}
+      {doing.what === 'event' && <EventForm job={job} done={done} />}
+      {doing.what === 'later' && <LaterForm sheet={sheet} done={done} />}
       {doing.what === 'arrival' && <CorrectArrival sheet={sheet} done={done} />}
     </Box>
   );

@@ -10,4 +10,6 @@ export type Doing =
   | { what: 'handover' }
   | { what: 'loan' }
   | { what: 'electrical' }
-  | { what: 'arrival' };
+  | { what: 'arrival' }
+  | { what: 'event' }
+  | { what: 'later' };

@@ -116,7 +116,37 @@ function PatternsOf({
       >
         {fault && <WhatWasDone fault={fault} />}
         {faults.length > 0 && <Table faults={faults} months={months} />}
+        <Upkeep done={patterns.upkeep} />
       </Box>
+    </Box>
+  );
+}
+
+const MOST_UPKEEP = 12;
+
+/** What was done on principle while units were open: no failure of anything, and counted apart. */
+function Upkeep({ done }: { done: Schemas['UpkeepDone'][] }) {
+  if (done.length === 0) {
+    return null;
+  }
+  return (
+    <Box mt="14px" role="group" aria-label="Upkeep">
+      <chakra.h2>Upkeep, no failure</chakra.h2>
+      {done.slice(0, MOST_UPKEEP).map((one) => (
+        <Box
+          key={one.words}
+          display="flex"
+          justifyContent="space-between"
+          borderTop="1px solid"
+          borderColor="line"
+          py="2px"
+        >
+          <span>{one.words}</span>
+          <chakra.span fontFamily="mono">
+            {one.jobs} {one.jobs === 1 ? 'job' : 'jobs'}
+          </chakra.span>
+        </Box>
+      ))}
     </Box>
   );
 }

@@ -17,12 +17,18 @@ import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Cause;
 import wrenchnotes.core.diagnosis.Change;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.OldGoes;
 import wrenchnotes.core.diagnosis.Overruling;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.drawer.CameFrom;
+import wrenchnotes.core.drawer.PartAccount;
+import wrenchnotes.core.drawer.PartTold;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
 import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.gauge.LogicChip.LogicFunction;
+import wrenchnotes.core.job.FoundThing;
 import wrenchnotes.core.job.HoldAnswer;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.money.Triage;
@@ -52,7 +58,13 @@ class StoredWordsTest {
             Map.entry(
                     ArrivalMark.class,
                     "SEAL_WHOLE SEAL_BROKEN SEAL_OURS SCREWS_MISSING DENTS BENT LIQUID EARLIER_ATTEMPT SWOLLEN_CELL BURNT_SMELL"),
-            Map.entry(Ownership.class, "CUSTOMER RESALE"),
+            Map.entry(Ownership.class, "CUSTOMER RESALE OWN"),
+            Map.entry(FindingKind.class, "FAULT UPKEEP OURS SEEN"),
+            Map.entry(OldGoes.class, "KEPT DONOR_STOCK OWNER SCRAP"),
+            Map.entry(CameFrom.class, "DRAWER ORDERED DONOR MADE IMPROVISED OWNERS"),
+            Map.entry(PartAccount.class, "SUPPLIER DRAWER SHELF JOB UNIT DONOR WORKSHOP OWNER SCRAP LOST_COUNT"),
+            Map.entry(PartTold.Teller.class, "FINDING LEDGER USE"),
+            Map.entry(FoundThing.class, "DISC COIN CARD FRAGMENT INSECT OTHER"),
             Map.entry(Cause.class, "AGE FALL LIQUID HEAT EARLIER_REPAIR OWNER_TREATMENT STORAGE"),
             Map.entry(Change.class, "WENT STAYED CAME"),
             Map.entry(Means.class, "LOOKED MEASURED TAKEN_OUT SWAPPED"),

@@ -49,7 +49,7 @@ class WhateverIsPressedTest {
     }
 
     @ParameterizedTest
-    @ValueSource(longs = {1, 2, 3, 4, 5})
+    @ValueSource(longs = {1, 2, 3})
     void nothingGoesAgainstWhatWasSaid(long seed) {
         Slate slate = new Slate(bench, shop, new Random(seed));
         for (int n = 0; n < 90 && !slate.gone(); n++) {

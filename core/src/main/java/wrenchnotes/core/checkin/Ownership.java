@@ -2,8 +2,11 @@ package wrenchnotes.core.checkin;
 
 import wrenchnotes.core.unit.Spoken;
 
-/** Whose unit it is. A resale unit may be sold for somebody, who is then its owner. */
+/** Whose unit it is. */
 public enum Ownership implements Spoken {
     CUSTOMER,
-    RESALE
+    /** To be sold, by us or for somebody, who is then its owner. */
+    RESALE,
+    /** The shop's own: its tools and its collection. It is in neither customers' nor resale figures. */
+    OWN
 }

@@ -21,6 +21,22 @@ public sealed interface JobEntry {
      */
     String words(ZoneId zone);
 
+    /** Whether it can be taken back: what was said of power, cautions and electrical checks stands. */
+    default boolean canBeTakenBack() {
+        return this instanceof Remark
+                || this instanceof ForkTaken
+                || this instanceof Observed
+                || this instanceof Altered
+                || this instanceof LaterWord;
+    }
+
+    /** SHA-256 of the picture that was taken with it. */
+    default Optional<String> picture() {
+        return this instanceof Remark remark
+                ? remark.photo()
+                : this instanceof FoundInside found ? found.photo() : Optional.empty();
+    }
+
     /**
      * A remark, a picture, or both.
      *
@@ -121,6 +137,116 @@ public sealed interface JobEntry {
         @Override
         public String words(ZoneId zone) {
             return "Electrical check " + check.sentence();
+        }
+    }
+
+    /**
+     * Something lay inside that does not belong there.
+     *
+     * @param state what it is like, or what it is: "scratched", "a hair clip"; may be empty
+     * @param photo SHA-256 of the picture as kept
+     */
+    record FoundInside(FoundThing what, String state, Optional<String> photo) implements JobEntry {
+        public FoundInside {
+            Checked.present("what", what);
+            state = Checked.optionalText("state", state, 120);
+            if (what == FoundThing.OTHER && state.isEmpty()) {
+                throw new Invalid("state", "Say what it is");
+            }
+        }
+
+        /** What it is called among what goes back. */
+        public String name() {
+            String of = what == FoundThing.OTHER ? "" : what.words();
+            return of + (of.isEmpty() || state.isEmpty() ? "" : ", ") + state + " (found inside)";
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return "Found inside: " + name().replace(" (found inside)", "") + (what.goesBack() ? ". It goes back" : "");
+        }
+    }
+
+    /**
+     * Somebody stood at a fork and chose.
+     *
+     * @param fork what was to be decided: "rivets of the deck"
+     * @param choice "cut them"
+     * @param considered what else could have been done; may be empty
+     * @param why may be empty
+     */
+    record ForkTaken(String fork, String choice, String considered, String why) implements JobEntry {
+        public ForkTaken {
+            fork = Checked.text("fork", fork, 80);
+            choice = Checked.text("choice", choice, 80);
+            considered = Checked.optionalText("considered", considered, 200);
+            why = Checked.optionalText("why", why, 200);
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return "Decided: " + fork + ", " + choice + (considered.isEmpty() ? "" : " rather than " + considered)
+                    + (why.isEmpty() ? "" : ". " + why);
+        }
+    }
+
+    /**
+     * Something was tried or looked at that has no figure.
+     *
+     * @param what "tray at half travel"
+     * @param expected what a good one does; may be empty
+     * @param found what this one does
+     * @param good the verdict
+     * @param condition under which: "cold", "with the lid off"; may be empty
+     */
+    record Observed(String what, String expected, String found, boolean good, String condition) implements JobEntry {
+        public Observed {
+            what = Checked.text("what", what, 80);
+            expected = Checked.optionalText("expected", expected, 120);
+            found = Checked.text("found", found, 120);
+            condition = Checked.optionalText("condition", condition, 80);
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return (good ? "Good: " : "Not good: ") + what + (condition.isEmpty() ? "" : ", " + condition) + ": "
+                    + found + (expected.isEmpty() ? "" : ", expected " + expected);
+        }
+    }
+
+    /**
+     * The unit is not as made any more, and stays so.
+     *
+     * @param where what of it: "rivets of the deck"
+     * @param now what is there now: "screws M2 × 5"
+     * @param thing id of the thing of the notes that this is about
+     */
+    record Altered(String where, String now, Optional<String> thing) implements JobEntry {
+        public Altered {
+            where = Checked.text("where", where, 80);
+            now = Checked.text("now", now, 120);
+        }
+
+        /** "rivets of the deck: now screws M2 × 5". */
+        public String sentence() {
+            return where + ": now " + now;
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return "Not as made any more. " + sentence();
+        }
+    }
+
+    /** Something was heard of the unit after it had left. @param undoes the finding that it shows to have been wrong */
+    record LaterWord(String said, Optional<Long> undoes) implements JobEntry {
+        public LaterWord {
+            said = Checked.text("words", said, 300);
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return "Heard later: " + said;
         }
     }
 

@@ -11,6 +11,7 @@ import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.Replaced;
 import wrenchnotes.core.bench.Run;
+import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Step;
@@ -20,6 +21,7 @@ import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.teardown.ProposalService;
 
 /** Work on an opened unit: steps in and out, and moves of the ledger. Each method runs in the caller's transaction. */
@@ -31,6 +33,7 @@ public class BenchService {
     private final DrawerStore drawers;
     private final PartsOfJob parts;
     private final ProposalService proposals;
+    private final EntryService entries;
     private final Rights rights;
 
     BenchService(
@@ -39,12 +42,14 @@ public class BenchService {
             DrawerStore drawers,
             PartsOfJob parts,
             ProposalService proposals,
+            EntryService entries,
             Rights rights) {
         this.benches = benches;
         this.inside = inside;
         this.drawers = drawers;
         this.parts = parts;
         this.proposals = proposals;
+        this.entries = entries;
         this.rights = rights;
     }
 
@@ -98,7 +103,12 @@ public class BenchService {
             }
         }
         List<PutBack> settled = said.stream().map(Settled::putBack).toList();
-        settled.forEach(put -> proposeInstead(press, step, put));
+        settled.stream()
+                .filter(put -> !put.instead().isEmpty() && put.replaced() > 0)
+                .forEach(put -> {
+                    proposeInstead(press, step, put);
+                    alteredFrom(press, put);
+                });
         BenchState after = press.make(new Press.StepOut(
                 stepId, settled, parts, press.beside().ends(), press.beside().checks()));
         said.stream().filter(one -> one.putBack().replaced() > 0).forEach(one -> one.part()
@@ -129,9 +139,6 @@ public class BenchService {
 
     /** What went back as something else is worth a line in the notes, if whoever knows the model thinks so too. */
     private void proposeInstead(BenchPress press, Step step, PutBack put) {
-        if (put.instead().isEmpty() || put.replaced() == 0) {
-            return;
-        }
         Assembled.Written written = Assembled.written(step.id());
         long revision = press.now().revisionOf(written);
         Step now = benches.writtenNow(revision, written.id());
@@ -141,6 +148,12 @@ public class BenchService {
             String closeUp = now.closeUp().isEmpty() ? words + "." : now.closeUp() + " " + words + ".";
             proposals.propose(press.by(), revision, Optional.of(press.job()), now.closingUp(closeUp), words);
         }
+    }
+
+    /** What went back as something else stays with the unit: its next stay opens with it. */
+    private void alteredFrom(BenchPress press, PutBack put) {
+        String label = press.now().run().ledger().thing(put.thing()).label();
+        entries.say(press.by(), press.job(), new JobEntry.Altered(label, put.instead(), Optional.of(put.thing())));
     }
 
     /** Takes back the last step, in or out, by opposite entries. */

@@ -15,10 +15,10 @@ import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.bench.SayFirst;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.bench.Unsettled;
-import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Loan;
 import wrenchnotes.core.job.Status;
@@ -51,6 +51,7 @@ public record BenchView(
     /**
      * @param before the state the unit must be in before step one
      * @param modes its service modes
+     * @param altered how it is not as made any more
      */
     public record UnitView(
             long jobId,
@@ -60,7 +61,8 @@ public record BenchView(
             long revisionId,
             String complaint,
             String before,
-            List<String> modes) {}
+            List<String> modes,
+            List<String> altered) {}
 
     /**
      * How far the unit is open.
@@ -170,7 +172,7 @@ public record BenchView(
     static BenchView of(BenchState state, Beside beside, List<Inside.SubAssembly> inside, Instant now) {
         JobFacts facts = state.facts(beside);
         return new BenchView(
-                unit(state),
+                unit(state, beside),
                 state.job().benchVersion(),
                 stand(state, beside, facts, now),
                 state.run().underWay().map(BenchView::run),
@@ -180,7 +182,7 @@ public record BenchView(
                 inside);
     }
 
-    private static UnitView unit(BenchState state) {
+    private static UnitView unit(BenchState state, Beside beside) {
         Job job = state.job();
         return new UnitView(
                 job.id(),
@@ -192,7 +194,8 @@ public record BenchView(
                 state.run().notes().overview().before(),
                 state.run().notes().overview().modes().stream()
                         .map(Overview.ServiceMode::name)
-                        .toList());
+                        .toList(),
+                beside.altered().stream().map(JobEntry.Altered::sentence).toList());
     }
 
     private static StandView stand(BenchState state, Beside beside, JobFacts facts, Instant now) {
@@ -239,7 +242,7 @@ public record BenchView(
         Optional<Step> nextIn = run.nextIn();
         return new WayView(
                 run.notes().steps().stream()
-                        .map(step -> view(step, state, beside.checks(), now))
+                        .map(step -> view(step, state, beside, now))
                         .toList(),
                 run.stepsInAll(),
                 nextIn.map(Step::id),
@@ -256,7 +259,7 @@ public record BenchView(
                         .orElse(List.of()));
     }
 
-    private static StepView view(Step step, BenchState state, CheckRecord checks, Instant now) {
+    private static StepView view(Step step, BenchState state, Beside beside, Instant now) {
         Assembled.Written written = Assembled.written(step.id());
         return new StepView(
                 step.id(),
@@ -283,9 +286,9 @@ public record BenchView(
                 WorkHazard.of(Optional.empty(), step.tool(), step.title(), step.how()).stream()
                         .map(WorkHazard::caution)
                         .toList(),
-                state.run().inTheWayOfGoingBack(step, checks),
+                state.run().inTheWayOfGoingBack(step, beside.checks()),
                 step.things().stream()
-                        .map(thing -> ThingView.of(thing, state.run().ledger()))
+                        .map(thing -> ThingView.of(thing, state.run().ledger()).in(beside.altered()))
                         .toList(),
                 step.photos());
     }

@@ -10,6 +10,7 @@ import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.Hold;
+import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.server.bench.EndsStore.FragmentTally;
 import wrenchnotes.server.bench.EndsStore.Temporary;
@@ -20,6 +21,7 @@ import wrenchnotes.server.bench.EndsStore.Temporary;
  * @param findings how many stand
  * @param mains what was done on its mains side, and what was measured after
  * @param foundAt the components that findings speak of
+ * @param altered how the unit is not as made any more, since whatever stay
  * @param lookedAt components that were looked at in this job: said to be good, or found to be bad
  * @param usual components that are often at fault in its revision
  * @param marks what was seen of its state on arrival
@@ -35,6 +37,7 @@ record Beside(
         List<Temporary> temporary,
         List<FragmentTally> fragments,
         List<FoundAt> foundAt,
+        List<JobEntry.Altered> altered,
         List<Long> lookedAt,
         List<Usual> usual,
         Set<ArrivalMark> marks,

@@ -25,6 +25,7 @@ import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.diagnosis.history.OftenWrong;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.Moment;
@@ -85,6 +86,11 @@ class BesideStore {
                           LEFT JOIN bears ON bears.component_id = finding.component_id AND bears.revision_id = :revision
                           WHERE job_id = :job AND struck_at IS NULL
                           GROUP BY finding.component_id)) AS found_at,
+                   (SELECT json_group_array(json_array(said ->> 'where', said ->> 'now', said ->> 'thing'))
+                    FROM entry
+                    WHERE kind = 'ALTERED'
+                      AND job_id IN (SELECT id FROM job WHERE unit_id = (SELECT unit_id FROM job WHERE id = :job))
+                      AND NOT EXISTS (SELECT 1 FROM entry AS back WHERE back.takes_back = entry.id)) AS altered,
                    (SELECT json_group_array(mark) FROM job_mark WHERE job_id = :job) AS marks,
                    (SELECT json_group_array(said ->> 'mark')
                     FROM entry WHERE job_id = :job AND kind = 'MADE_SAFE') AS seen_to,
@@ -130,6 +136,9 @@ class BesideStore {
                         each(row.getString("temporary"), BesideStore::temporary),
                         each(row.getString("fragments"), BesideStore::fragments),
                         each(row.getString("found_at"), BesideStore::foundAt),
+                        each(
+                                row.getString("altered"),
+                                said -> new JobEntry.Altered(text(said, 0), text(said, 1), words(said, 2))),
                         each(row.getString("looked_at"), JsonNode::asLong),
                         each(row.getString("usual"), BesideStore::usual).stream()
                                 .filter(usual -> OftenWrong.is(usual.jobs(), usual.of()))

@@ -6,6 +6,7 @@ import java.util.Optional;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.AllowedMove;
 import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
@@ -17,6 +18,7 @@ import wrenchnotes.core.teardown.Thing;
  *
  * @param hint orientation mark of a connector, or how a loose piece sits
  * @param accounts where its places are, by account; none that hold nothing
+ * @param altered what is there in this unit instead of what the notes say
  * @param moves what can become by hand of what is off the unit
  * @param group the fastener as the notes have it; empty for connectors and pieces
  */
@@ -29,7 +31,8 @@ public record ThingView(
         Map<Account, Integer> accounts,
         List<Offered> moves,
         Optional<FastenerGroup> group,
-        Optional<FastenerShape> shape) {
+        Optional<FastenerShape> shape,
+        Optional<String> altered) {
 
     public enum ThingKind {
         FASTENER,
@@ -76,6 +79,16 @@ public record ThingView(
                 ledger.accounts(thing.id()),
                 ledger.allowed(thing.id()).stream().map(Offered::of).toList(),
                 group,
-                shape);
+                shape,
+                Optional.empty());
+    }
+
+    /** As it is in this unit. */
+    ThingView in(List<JobEntry.Altered> unit) {
+        Optional<String> now = unit.stream()
+                .filter(one -> one.thing().filter(id::equals).isPresent())
+                .map(JobEntry.Altered::now)
+                .reduce((first, last) -> last);
+        return new ThingView(id, kind, label, hint, count, accounts, moves, group, shape, now);
     }
 }

@@ -20,6 +20,7 @@ import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.job.JobView;
+import wrenchnotes.server.job.UnitMarkStore;
 import wrenchnotes.server.paper.Papers;
 
 /** The counter. */
@@ -31,13 +32,21 @@ public class CheckInApi {
     private final CheckInStore store;
     private final CheckInService service;
     private final JobStore jobs;
+    private final UnitMarkStore marks;
     private final Papers papers;
     private final Snapshot snapshot;
 
-    CheckInApi(CheckInStore store, CheckInService service, JobStore jobs, Papers papers, Snapshot snapshot) {
+    CheckInApi(
+            CheckInStore store,
+            CheckInService service,
+            JobStore jobs,
+            UnitMarkStore marks,
+            Papers papers,
+            Snapshot snapshot) {
         this.store = store;
         this.service = service;
         this.jobs = jobs;
+        this.marks = marks;
         this.papers = papers;
         this.snapshot = snapshot;
     }
@@ -48,8 +57,8 @@ public class CheckInApi {
     /** What the counter needs before anything is typed. */
     public record Counter(String nextTag, List<String> freeSlots, List<CheckInStore.SymptomWord> symptoms) {}
 
-    /** A unit seen before, with its stays, newest first. */
-    public record KnownUnit(CheckInStore.Unit unit, List<JobView> stays) {}
+    /** A unit seen before, with its stays, newest first, and how it is not as made any more. */
+    public record KnownUnit(CheckInStore.Unit unit, List<JobView> stays, List<UnitMarkStore.UnitMark> marks) {}
 
     /** @param revision puts the symptoms this revision usually has first; may be left out */
     @GetMapping("/checkin")
@@ -63,7 +72,7 @@ public class CheckInApi {
         String text = Checked.text("find", find, 60);
         return snapshot.read(() -> store.find(text).stream()
                 .map(unit -> new KnownUnit(
-                        unit, jobs.ofUnit(unit.id()).stream().map(JobView::of).toList()))
+                        unit, jobs.ofUnit(unit.id()).stream().map(JobView::of).toList(), marks.of(unit.id())))
                 .toList());
     }
 

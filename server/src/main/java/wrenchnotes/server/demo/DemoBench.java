@@ -45,6 +45,7 @@ class DemoBench {
     private final CheckService checks;
     private final DrawerStore stock;
     private final DrawerService drawers;
+    private final DemoBeside beside;
 
     DemoBench(
             RunService runs,
@@ -53,7 +54,8 @@ class DemoBench {
             EvidenceService evidence,
             CheckService checks,
             DrawerStore stock,
-            DrawerService drawers) {
+            DrawerService drawers,
+            DemoBeside beside) {
         this.runs = runs;
         this.bench = bench;
         this.findings = findings;
@@ -61,6 +63,7 @@ class DemoBench {
         this.checks = checks;
         this.stock = stock;
         this.drawers = drawers;
+        this.beside = beside;
     }
 
     Work on(DemoTurn turn) {
@@ -107,6 +110,7 @@ class DemoBench {
             }
             for (String step : steps) {
                 safety.before(step, way());
+                beside.before(turn, turn.known.teardown().step(step));
                 // Some days it goes quicker than the notes say, some days slower.
                 double pace = 0.75 + 0.09 * ((turn.visit.luck() + step.length()) % 8);
                 turn.later(Math.max(1, (int) Math.round(turn.known.notes().minutes(step) * pace)));
@@ -154,6 +158,7 @@ class DemoBench {
                     after(row, false, Change.WENT);
                 }
             }
+            beside.mended(turn);
             checkAsPlanned(Stage.BEFORE_CLOSING);
         }
 

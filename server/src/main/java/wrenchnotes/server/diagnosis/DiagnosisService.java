@@ -51,7 +51,12 @@ public class DiagnosisService {
     private final BenchStore bench;
 
     DiagnosisService(
-            Book book, BookStore names, EvidenceStore evidence, UnitOnBench units, Nearness nearness, BenchStore bench) {
+            Book book,
+            BookStore names,
+            EvidenceStore evidence,
+            UnitOnBench units,
+            Nearness nearness,
+            BenchStore bench) {
         this.book = book;
         this.names = names;
         this.evidence = evidence;

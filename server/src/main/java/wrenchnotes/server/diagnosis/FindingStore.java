@@ -80,7 +80,7 @@ public class FindingStore {
             boolean failed,
             List<Change.After> changes) {}
 
-    /** @param moment the number of its write; @param struckWhy why it was struck; empty if it stands */
+    /** @param moment the number of its write; @param struckWhy why it was struck; empty if it stands; @param undoneBy what was heard later and shows that it was wrong */
     public record FindingRow(
             long id,
             long jobId,
@@ -91,7 +91,8 @@ public class FindingStore {
             String remark,
             Instant at,
             String by,
-            Optional<String> struckWhy) {
+            Optional<String> struckWhy,
+            Optional<String> undoneBy) {
 
         public String words() {
             return fault.component + ", " + fault.wrong + ": "
@@ -138,6 +139,11 @@ public class FindingStore {
                                            AND held.part_id IS told.part_id AND held.words = told.words)))
                     FROM part_told AS told LEFT JOIN part ON part.id = told.part_id
                     WHERE told.finding_id = finding.id) AS parts,
+                   (SELECT said ->> 'words'
+                    FROM entry
+                    WHERE entry.job_id = finding.job_id AND entry.kind = 'LATER_WORD' AND said ->> 'undoes' = finding.id
+                      AND NOT EXISTS (SELECT 1 FROM entry AS back WHERE back.takes_back = entry.id)
+                    LIMIT 1) AS undone_by,
                    (SELECT earlier.job_id
                     FROM finding AS earlier JOIN job AS stay ON stay.id = earlier.job_id
                     WHERE earlier.unit_id = finding.unit_id AND earlier.component_id = finding.component_id
@@ -203,7 +209,8 @@ public class FindingStore {
                 row.getString("remark"),
                 Sql.instant(row, "at"),
                 row.getString("by"),
-                Optional.ofNullable(row.getString("struck_why")));
+                Optional.ofNullable(row.getString("struck_why")),
+                Optional.ofNullable(row.getString("undone_by")));
     }
 
     /** What a struck one had is back where it came from: it costs nothing. */

@@ -81,7 +81,7 @@ public class PartsOfJob {
                     Teller.LEDGER, Optional.empty(), Optional.of(by.moment().number()), Optional.of(thing), component);
         }
 
-        static Place used() {
+        public static Place used() {
             return new Place(Teller.USE, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
         }
     }

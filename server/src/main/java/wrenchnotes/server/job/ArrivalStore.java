@@ -105,6 +105,17 @@ public class ArrivalStore {
                 .list();
     }
 
+    /** Something more that goes back with the unit. @return false if the same is on the list already */
+    boolean cameToo(long job, String name) {
+        return jdbc.sql("""
+                                INSERT INTO belonging (job_id, place, name)
+                                SELECT :job, COALESCE(MAX(place), -1) + 1, :name
+                                FROM belonging
+                                WHERE job_id = :job
+                                HAVING SUM(name = :name) IS NULL OR SUM(name = :name) = 0
+                                """).param("job", job).param("name", name).update() > 0;
+    }
+
     public void goesBack(long job, GoesBack thing) {
         jdbc.sql("UPDATE belonging SET back = :back, why = :why WHERE job_id = :job AND name = :name")
                 .param("job", job)

@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.checkin.ArrivalMark;
-import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
@@ -42,7 +41,7 @@ class EntryApi {
     }
 
     /**
-     * @param kind REMARK, POWER, POWER_OFF, ACKNOWLEDGED, MADE_SAFE, ELECTRICAL or TAKEN_BACK; others may come
+     * @param kind REMARK, POWER, POWER_OFF, ACKNOWLEDGED, MADE_SAFE, ELECTRICAL, FOUND_INSIDE, DECIDED, OBSERVED, ALTERED, LATER_WORD or TAKEN_BACK; others may come
      * @param photo hash of a picture taken with it
      * @param takesBack the entry that this one takes back
      * @param takenBack why it was taken back itself, if it was
@@ -65,7 +64,7 @@ class EntryApi {
                     row.jobId(),
                     row.kind(),
                     row.entry().words(zone),
-                    row.entry() instanceof JobEntry.Remark remark ? remark.photo() : Optional.empty(),
+                    row.entry().picture(),
                     row.at(),
                     row.by(),
                     row.answers(),

@@ -7,6 +7,7 @@ import tools.jackson.databind.JsonNode;
 import wrenchnotes.core.check.ElectricalCheck;
 import wrenchnotes.core.check.Protection;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.FoundThing;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.server.ground.Stored;
 
@@ -35,6 +36,16 @@ record EntryForm(String kind, int number, String said) {
             boolean leadSound,
             String words,
             List<String> failed) {}
+
+    private record FoundInside(int form, String what, String state, String photo) {}
+
+    private record ForkTaken(int form, String fork, String choice, String considered, String why) {}
+
+    private record Observed(int form, String what, String expected, String found, boolean good, String condition) {}
+
+    private record Altered(int form, String where, String now, String thing) {}
+
+    private record LaterWord(int form, String words, Long undoes) {}
 
     private record TakenBack(int form, String why) {}
 
@@ -66,6 +77,24 @@ record EntryForm(String kind, int number, String said) {
                             check.leadSound(),
                             check.words(),
                             check.failed()));
+        }
+        if (entry instanceof JobEntry.FoundInside is) {
+            return form(
+                    "FOUND_INSIDE",
+                    new FoundInside(1, is.what().name(), is.state(), is.photo().orElse(null)));
+        }
+        if (entry instanceof JobEntry.ForkTaken is) {
+            return form("DECIDED", new ForkTaken(1, is.fork(), is.choice(), is.considered(), is.why()));
+        }
+        if (entry instanceof JobEntry.Observed is) {
+            return form("OBSERVED", new Observed(1, is.what(), is.expected(), is.found(), is.good(), is.condition()));
+        }
+        if (entry instanceof JobEntry.Altered is) {
+            return form(
+                    "ALTERED", new Altered(1, is.where(), is.now(), is.thing().orElse(null)));
+        }
+        if (entry instanceof JobEntry.LaterWord is) {
+            return form("LATER_WORD", new LaterWord(1, is.said(), is.undoes().orElse(null)));
         }
         return form("TAKEN_BACK", new TakenBack(1, ((JobEntry.TakenBack) entry).why()));
     }
@@ -110,6 +139,27 @@ record EntryForm(String kind, int number, String said) {
                         is.leadSound(),
                         is.words(),
                         is.failed() == null ? List.of() : is.failed()));
+            }
+            case "FOUND_INSIDE 1" -> {
+                FoundInside is = Stored.read(tree, FoundInside.class);
+                yield new JobEntry.FoundInside(
+                        FoundThing.valueOf(is.what()), is.state(), Optional.ofNullable(is.photo()));
+            }
+            case "DECIDED 1" -> {
+                ForkTaken is = Stored.read(tree, ForkTaken.class);
+                yield new JobEntry.ForkTaken(is.fork(), is.choice(), is.considered(), is.why());
+            }
+            case "OBSERVED 1" -> {
+                Observed is = Stored.read(tree, Observed.class);
+                yield new JobEntry.Observed(is.what(), is.expected(), is.found(), is.good(), is.condition());
+            }
+            case "ALTERED 1" -> {
+                Altered is = Stored.read(tree, Altered.class);
+                yield new JobEntry.Altered(is.where(), is.now(), Optional.ofNullable(is.thing()));
+            }
+            case "LATER_WORD 1" -> {
+                LaterWord is = Stored.read(tree, LaterWord.class);
+                yield new JobEntry.LaterWord(is.words(), Optional.ofNullable(is.undoes()));
             }
             case "TAKEN_BACK 1" ->
                 new JobEntry.TakenBack(Stored.read(tree, TakenBack.class).why());

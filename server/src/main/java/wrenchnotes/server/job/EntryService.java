@@ -3,6 +3,7 @@ package wrenchnotes.server.job;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
@@ -48,13 +49,15 @@ public class EntryService {
     /** Strikes an entry: it stays, and says why. */
     EntryRow takeBack(By who, long id, String why) {
         EntryRow row = entries.entry(id);
-        By by = jobs.job(row.jobId()).told(who);
+        Job job = jobs.job(row.jobId());
+        By by = row.entry() instanceof JobEntry.LaterWord ? job.dated(who) : job.told(who);
         rights.mustBeOwn(by, row.by());
         if (row.takenBack().isPresent()) {
             throw Refused.because("This was taken back already.");
         }
-        if (!(row.entry() instanceof JobEntry.Remark)) {
-            throw Refused.because("Only a remark can be taken back: what was said of power and cautions stands.");
+        if (!row.entry().canBeTakenBack()) {
+            throw Refused.because(
+                    "This cannot be taken back: what was said of power and cautions, or found inside, stands.");
         }
         long back = entries.add(by, row.jobId(), new JobEntry.TakenBack(why), Optional.of(id));
         journal.write(by, Journal.Entry.ofJob(row.jobId(), "entry", back, "", null));

@@ -11,7 +11,6 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.job.EntryStore.EntryRow;
 import wrenchnotes.server.shop.TheShop;
@@ -71,8 +70,8 @@ public class StoryStore {
                     by,
                     subject,
                     row.entry().words(zone),
-                    row.entry() instanceof JobEntry.Remark remark ? remark.photo() : Optional.empty(),
-                    row.entry() instanceof JobEntry.Remark ? Optional.of(row.id()) : Optional.empty(),
+                    row.entry().picture(),
+                    row.entry().canBeTakenBack() ? Optional.of(row.id()) : Optional.empty(),
                     row.takenBack());
         }
 

@@ -144,7 +144,7 @@ public class PatternService {
                 name.model(),
                 revision,
                 revisionName,
-                Share.of(customer + resale, jobs),
+                Share.of(sum(counts, ClosedBook.Count::jobs), jobs),
                 customer,
                 resale,
                 remedies,

@@ -29,6 +29,7 @@ import wrenchnotes.server.job.HoldStore;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.job.JobView;
 import wrenchnotes.server.job.StoryStore;
+import wrenchnotes.server.job.UnitMarkStore;
 import wrenchnotes.server.outcome.LoanService;
 import wrenchnotes.server.outcome.OutcomeStore;
 import wrenchnotes.server.table.Table;
@@ -48,6 +49,7 @@ public class SheetApi {
     private final CheckStore checks;
     private final OutcomeStore outcomes;
     private final PartsOfJob parts;
+    private final UnitMarkStore marks;
     private final LoanService loans;
     private final StoryStore stories;
     private final Snapshot snapshot;
@@ -62,6 +64,7 @@ public class SheetApi {
             CheckStore checks,
             OutcomeStore outcomes,
             PartsOfJob parts,
+            UnitMarkStore marks,
             LoanService loans,
             StoryStore stories,
             Snapshot snapshot,
@@ -74,6 +77,7 @@ public class SheetApi {
         this.checks = checks;
         this.outcomes = outcomes;
         this.parts = parts;
+        this.marks = marks;
         this.loans = loans;
         this.stories = stories;
         this.snapshot = snapshot;
@@ -103,6 +107,7 @@ public class SheetApi {
      * @param electrical the last electrical check, in words
      * @param parts what the job took, wherever it was told
      * @param partsMinor what that cost
+     * @param unitMarks what stays with the unit: not as made any more, revived, made here, second-hand
      * @param story newest first
      * @param storyIsLonger whether older lines were left out
      */
@@ -132,6 +137,7 @@ public class SheetApi {
             List<OutcomeStore.OutcomeRow> outcomes,
             List<PartsOfJob.JobPart> parts,
             long partsMinor,
+            List<UnitMarkStore.UnitMark> unitMarks,
             List<JobStore.Stay> otherStays,
             List<StoryStore.Line> story,
             boolean storyIsLonger) {}
@@ -174,6 +180,7 @@ public class SheetApi {
                 outcomes.ofJob(id),
                 took,
                 took.stream().mapToLong(PartsOfJob.JobPart::costMinor).sum(),
+                marks.of(job.unitId()),
                 jobs.otherStays(job),
                 story.stream().limit(STORY_LINES).toList(),
                 story.size() > STORY_LINES);

@@ -117,6 +117,15 @@ public class ModelApi {
                 models::model);
     }
 
+    public record NotKnownSaid(@NotNull Kind kind) {}
+
+    /** The one model of a kind that units are taken in as before anybody knows what they are; made when it is first asked for. */
+    @PostMapping("/models/not-known")
+    @May(Act.CHECK_IN)
+    ModelStore.Revision notKnown(@Valid @RequestBody NotKnownSaid said, Pen pen) {
+        return pen.once(said, by -> service.notKnown(by, said.kind()), ModelStore.Revision::id, models::revision);
+    }
+
     @PutMapping("/models/{model}")
     ModelStore.Model changeModel(@PathVariable long model, Seen seen, @Valid @RequestBody ModelSaid said, Pen pen) {
         return pen.once(

@@ -49,6 +49,20 @@ public class ModelService {
         return model;
     }
 
+    /** Under this name a unit of a kind is taken in until somebody knows what it is. */
+    static final String NOT_KNOWN = "Not known yet";
+
+    /** The revision of a kind's model that nobody knows, made if there is none yet. */
+    ModelStore.Revision notKnown(By by, Kind kind) {
+        ModelStore.Model model = models.models().stream()
+                .filter(one -> one.kind() == kind && one.maker().equals(NOT_KNOWN))
+                .findFirst()
+                .orElseGet(() -> addModel(by, NOT_KNOWN, kind.words(), kind));
+        return models.revisions(model.id()).stream()
+                .findFirst()
+                .orElseGet(() -> addRevision(by, model.id(), "?", "", Optional.empty(), Optional.empty()));
+    }
+
     ModelStore.Model changeModel(By by, long id, Seen seen, String maker, String name, Kind kind) {
         ModelStore.Model before = models.model(id);
         seen.mustBe(before.version(), before.title(), () -> before);

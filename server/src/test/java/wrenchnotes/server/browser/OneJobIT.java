@@ -128,7 +128,7 @@ class OneJobIT {
         window.click("Enter the finding");
         window.says("struck: looked again");
         window.says("Corrected to: drive belt, glazed");
-        window.says("parts €1.90");
+        window.says("in all €1.90");
         window.goTo("Drawers");
         assertThat(page.getByRole(AriaRole.ROW)
                         .filter(new Locator.FilterOptions().setHasText("belt 60 flat"))

@@ -44,5 +44,6 @@ export const answers = {
   whole: key('whole'),
   whyNot: key('why not'),
   words: key('words'),
+  wrongWords: key('wrong words'),
   workHazards: key('work-hazards'),
 };

@@ -7,6 +7,7 @@ import { useTitle } from '../app/useTitle';
 import { Act, Chip } from '../parts/Buttons';
 import { Loaded, Trouble } from '../parts/States';
 import { AREAS } from './areas';
+import { WrongWords } from './WrongWords';
 
 type Word = Schemas['Word'];
 
@@ -15,9 +16,10 @@ export default function WordsPage() {
   useTitle('Words');
   const words = useQuery({ queryKey: answers.words(), queryFn: () => answer(api.GET('/api/symptoms')) });
   return (
-    <Box p="12px 24px" overflowY="auto">
+    <Box p="12px 24px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
       <chakra.h1>The words for what units do</chakra.h1>
       <Loaded query={words}>{(all) => <Merging words={all} />}</Loaded>
+      <WrongWords />
     </Box>
   );
 }

@@ -108,6 +108,15 @@ function Decided({ job, done }: Part) {
           <option key={one.fork} value={one.fork} />
         ))}
       </datalist>
+      {!here && forks.length > 0 && (
+        <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="Where others had to decide">
+          {forks.slice(0, 6).map((one) => (
+            <Chip key={one.fork} on={false} onClick={() => form.put('fork', one.fork)}>
+              {one.fork}
+            </Chip>
+          ))}
+        </Box>
+      )}
       {here && (
         <Box display="flex" gap="6px" flexWrap="wrap" role="group" aria-label="What others chose here">
           {here.choices.map((one) => (

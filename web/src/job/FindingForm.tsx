@@ -129,6 +129,7 @@ export function FindingForm({
         ))}
       </datalist>
       <ChoiceIn of={form} at="remedy" label="What was done" words={floor.Remedy} />
+      <ChoiceIn of={kind(form, likely.data?.kind)} at="kind" label="What it is" words={floor.FindingKind} />
       {hazards.data?.map((words) => (
         <Caution key={words}>{words}</Caution>
       ))}
@@ -142,7 +143,6 @@ export function FindingForm({
           pick={(one) => form.put('oldGoes', one)}
         />
       )}
-      <ChoiceIn of={kind(form, likely.data?.kind)} at="kind" label="What it is" words={floor.FindingKind} />
       <OneOf
         label="What proved it"
         name="Proved by"

@@ -63,7 +63,7 @@ function PartLine({ job, part, here }: { job: number; part: JobPart; here: boole
         ))}
         <chakra.span color="muted" fontSize="xs">
           {' '}
-          told by {part.told.join(' and ')}
+          {part.told.join(', ')}
         </chakra.span>
         <Trouble error={back.error} />
       </Box>

@@ -141,3 +141,11 @@ CREATE TABLE bears (
     by           INTEGER NOT NULL REFERENCES person (id),
     PRIMARY KEY (revision_id, component_id)
 ) STRICT, WITHOUT ROWID;
+
+-- Words for what is wrong that say the same: what was said stays as it was said, and counts as another word. In lower case.
+CREATE TABLE wrong_word (
+    said  TEXT    PRIMARY KEY,
+    means TEXT    NOT NULL CHECK (means <> said),
+    at    INTEGER NOT NULL,
+    by    INTEGER NOT NULL REFERENCES person (id)
+) STRICT, WITHOUT ROWID;

@@ -44,7 +44,7 @@ class PartsMoveOnceTest {
         parts.replacedOut(job);
         assertThat(parts.cost(job)).isEqualTo(EACH);
         JsonNode line = parts.shop.sheet(job).body().get("parts").get(0);
-        assertThat(line.get("told").get(0).asString()).isEqualTo("the bench");
+        assertThat(line.get("told").get(0).asString()).isEqualTo("put in at the bench");
         parts.finished(job);
         assertThat(parts.learned()).isEqualTo(EACH);
     }

@@ -2,12 +2,9 @@ package wrenchnotes.server.diagnosis;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -17,11 +14,13 @@ import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.ClosedJob;
+import wrenchnotes.core.diagnosis.history.ComponentWords;
 import wrenchnotes.core.diagnosis.history.Names;
 import wrenchnotes.core.diagnosis.history.SoldUnit;
 import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.unit.Kind;
+import wrenchnotes.server.ground.Stored;
 
 /** What the closed book is made of. Only jobs that were handed over count: what is still open may turn out otherwise. */
 @Component
@@ -50,7 +49,8 @@ public class BookStore {
                    || (SELECT COALESCE(MAX(id), 0) FROM symptom) || ' '
                    || (SELECT COALESCE(SUM(id * 1000003 + merged_into), 0)
                        FROM symptom
-                       WHERE merged_into IS NOT NULL) AS naming
+                       WHERE merged_into IS NOT NULL) || ' '
+                   || (SELECT COALESCE(GROUP_CONCAT(said || ' ' || means, ','), '') FROM wrong_word) AS naming
             """;
 
     private static final String JOBS = """
@@ -184,12 +184,17 @@ public class BookStore {
                     long id = row.getLong("id");
                     revisions.put(id, new Where(id, row.getLong("model_id"), Kind.valueOf(row.getString("kind"))));
                 });
-        Map<Long, FaultName> faults = new HashMap<>();
-        jdbc.sql(
-                        "SELECT fault.id, component.name AS component, wrong FROM fault JOIN component ON component.id = component_id")
-                .query(row -> {
-                    faults.put(row.getLong("id"), new FaultName(row.getString("component"), row.getString("wrong")));
-                });
+        List<ComponentWords.Called> components = jdbc.sql("SELECT id, model_id, name, aliases FROM component")
+                .query((row, n) -> new ComponentWords.Called(
+                        row.getLong("id"),
+                        row.getLong("model_id"),
+                        row.getString("name"),
+                        Stored.texts(row.getString("aliases"))))
+                .list();
+        List<Names.SaidFault> faults = jdbc.sql("SELECT id, component_id, wrong FROM fault")
+                .query((row, n) ->
+                        new Names.SaidFault(row.getLong("id"), row.getLong("component_id"), row.getString("wrong")))
+                .list();
         Map<Long, String> words = new HashMap<>();
         List<String> spoken = new ArrayList<>();
         jdbc.sql("""
@@ -202,16 +207,14 @@ public class BookStore {
                 spoken.add(row.getString("name"));
             }
         });
-        Map<Long, Set<String>> components = new HashMap<>();
-        jdbc.sql("SELECT model_id, name FROM component").query(row -> {
-            components
-                    .computeIfAbsent(row.getLong("model_id"), id -> new HashSet<>())
-                    .add(row.getString("name").toLowerCase(Locale.ROOT));
+        Map<String, String> wrongs = new HashMap<>();
+        jdbc.sql("SELECT said, means FROM wrong_word").query(row -> {
+            wrongs.put(row.getString("said"), row.getString("means"));
         });
-        return new Names(revisions, faults, words, spoken, components);
+        return Names.of(revisions, components, faults, words, spoken, wrongs);
     }
 
-    /** A fault that a model's own words name. */
+    /** A fault that a model's own words name; what was only ever upkeep or a remark is none. */
     record KnownFault(long componentId, long faultId, FaultName name) {}
 
     List<KnownFault> faultsOf(long model) {
@@ -219,6 +222,9 @@ public class BookStore {
                         SELECT component.id AS component_id, fault.id AS fault_id, component.name AS component, wrong
                         FROM fault JOIN component ON component.id = component_id
                         WHERE model_id = :model
+                          AND (NOT EXISTS (SELECT 1 FROM finding WHERE fault_id = fault.id AND struck_at IS NULL)
+                               OR EXISTS (SELECT 1 FROM finding
+                                          WHERE fault_id = fault.id AND struck_at IS NULL AND finding.kind IN ('FAULT', 'OURS')))
                         """)
                 .param("model", model)
                 .query((row, n) -> new KnownFault(

@@ -3,6 +3,7 @@ package wrenchnotes.server.diagnosis;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -110,6 +111,23 @@ public class DiagnosisService {
             Optional<Long> unit,
             Instant now) {
 
+        /** The same, with everything called what it counts as. */
+        Asked called(Names names) {
+            long model = where.model();
+            Map<String, Double> minutes = new HashMap<>();
+            minutesTo.forEach((component, to) -> minutes.merge(names.component(model, component), to, Math::min));
+            Map<FaultName, EvidenceStore.OverruledRow> words = new HashMap<>();
+            said.forEach((fault, row) -> words.put(names.fault(model, fault), row));
+            return new Asked(
+                    where,
+                    known.called(name -> names.component(model, name), fault -> names.fault(model, fault)),
+                    minutes,
+                    askMinutes,
+                    words,
+                    unit,
+                    now);
+        }
+
         /** Faults that were dealt with on this stay. */
         Set<FaultName> done() {
             return known.done().stream()
@@ -148,9 +166,14 @@ public class DiagnosisService {
                         .toList());
     }
 
-    private Judged judge(Asked asked) {
-        Map<FaultName, BookStore.KnownFault> ids = names.faultsOf(asked.where().model()).stream()
-                .collect(Collectors.toMap(BookStore.KnownFault::name, Function.identity(), (one, other) -> one));
+    private Judged judge(Asked said) {
+        Names called = book.read((closed, names) -> names);
+        long model = said.where().model();
+        Asked asked = said.called(called);
+        // By what they count as; what people see is what the model calls them.
+        Map<FaultName, BookStore.KnownFault> ids = names.faultsOf(model).stream()
+                .collect(Collectors.toMap(
+                        known -> called.fault(model, known.name()), Function.identity(), (one, other) -> one));
         Learned learned = book.ask(past -> learned(past, asked, ids.keySet()));
         Diagnosis diagnosis = Diagnosis.of(learned.rates(), asked.known());
         List<UnitOdds.LikelyFault> faults = likely(asked, learned.earlier(), diagnosis, ids);
@@ -160,7 +183,14 @@ public class DiagnosisService {
                 learned.ofModel(),
                 told,
                 faults.size() - told.size(),
-                diagnosis.sets().stream().limit(2).toList(),
+                diagnosis.sets().stream()
+                        .limit(2)
+                        .map(set -> new Diagnosis.Together(
+                                set.faults().stream()
+                                        .map(fault -> own(ids, fault))
+                                        .toList(),
+                                set.probability()))
+                        .toList(),
                 diagnosis.somethingElse().isPresent()
                         ? Optional.of(diagnosis.somethingElse().getAsDouble())
                         : Optional.empty(),
@@ -168,6 +198,21 @@ public class DiagnosisService {
                 diagnosis.outside(),
                 next(asked, learned.rates(), ids));
         return new Judged(odds, diagnosis, learned.work(), learned.success());
+    }
+
+    private static FaultName own(Map<FaultName, BookStore.KnownFault> ids, FaultName fault) {
+        return Optional.ofNullable(ids.get(fault))
+                .map(BookStore.KnownFault::name)
+                .orElse(fault);
+    }
+
+    /** A component by the name that the model has for it. */
+    private static String own(Map<FaultName, BookStore.KnownFault> ids, String component) {
+        return ids.entrySet().stream()
+                .filter(entry -> entry.getKey().component().equals(component))
+                .map(entry -> entry.getValue().name().component())
+                .findFirst()
+                .orElse(component);
     }
 
     private static List<UnitOdds.LikelyFault> likely(
@@ -178,7 +223,7 @@ public class DiagnosisService {
                     FaultName fault = likely.fault();
                     Optional<BookStore.KnownFault> id = Optional.ofNullable(ids.get(fault));
                     return new UnitOdds.LikelyFault(
-                            fault,
+                            own(ids, fault),
                             id.map(BookStore.KnownFault::componentId),
                             id.map(BookStore.KnownFault::faultId),
                             likely.probability(),
@@ -223,26 +268,28 @@ public class DiagnosisService {
     private static List<UnitOdds.CheckAdvice> next(Asked asked, Rates rates, Map<FaultName, BookStore.KnownFault> ids) {
         Known known = asked.known();
         Set<String> leaveOut = new HashSet<>();
-        asked.said().values().stream()
-                .filter(row -> row.word() == Overruling.NOT_THIS)
-                .forEach(row -> leaveOut.add(row.fault().component()));
+        asked.said().forEach((fault, row) -> {
+            if (row.word() == Overruling.NOT_THIS) {
+                leaveOut.add(fault.component());
+            }
+        });
         asked.done().forEach(fault -> leaveOut.add(fault.component()));
         known.looks().stream()
                 .filter(look -> look.by() != Means.LOOKED)
                 .forEach(look -> leaveOut.add(look.component()));
         return NextCheck.best(rates, known, asked.minutesTo(), UNKNOWN_WAY, asked.askMinutes(), leaveOut).stream()
                 .map(check -> new UnitOdds.CheckAdvice(
-                        check.what(),
+                        check.how().isEmpty() ? check.what() : own(ids, check.what()),
                         check.how().isEmpty(),
                         check.how(),
-                        ids.values().stream()
-                                .filter(fault -> fault.name().component().equals(check.what()))
-                                .map(BookStore.KnownFault::componentId)
+                        ids.entrySet().stream()
+                                .filter(entry -> entry.getKey().component().equals(check.what()))
+                                .map(entry -> entry.getValue().componentId())
                                 .findFirst(),
                         check.bits(),
                         check.minutes(),
                         check.likely(),
-                        check.settles()))
+                        check.settles().stream().map(fault -> own(ids, fault)).toList()))
                 .toList();
     }
 }

@@ -100,7 +100,7 @@ public class FindingStore {
                     + (done.parts.isEmpty()
                             ? ""
                             : done.parts.stream().map(PartIn::words).collect(Collectors.joining(", ", " (", ")")))
-                    + (kind.fault() ? "" : ". " + kind.words());
+                    + (kind.fault() ? "" : ", " + kind.words());
         }
 
         public boolean stands() {

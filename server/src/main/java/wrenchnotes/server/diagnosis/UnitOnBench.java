@@ -10,6 +10,7 @@ import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
+import wrenchnotes.core.diagnosis.history.Names;
 import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.diagnosis.odds.Known;
@@ -82,15 +83,19 @@ class UnitOnBench {
      * What a finding most likely is, before anybody says. A fault that closed jobs do not know well is taken for what the owner complained
      * of, if anything was told at all.
      */
-    FindingKind likelyKind(Job job, FaultName fault, Remedy remedy, boolean proved) {
-        Known known = known(job.id());
+    FindingKind likelyKind(Job job, FaultName said, Remedy remedy, boolean proved) {
+        Names names = book.read((closed, now) -> now);
+        Where where = where(job.revisionId());
+        FaultName fault = names.fault(where.model(), said);
+        Known known = known(job.id())
+                .called(name -> names.component(where.model(), name), one -> names.fault(where.model(), one));
         boolean seenBad = known.looks().stream()
                 .anyMatch(look -> !look.good() && look.component().equals(fault.component()));
         boolean told = !known.present().isEmpty() || !job.brought().complaint().isEmpty();
         boolean shown = book.ask(past -> {
             Rates rates = past.history()
                     .rates(
-                            where(job.revisionId()),
+                            where,
                             Set.of(fault),
                             past.names().components(),
                             past.names().spoken());

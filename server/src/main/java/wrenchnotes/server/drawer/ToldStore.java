@@ -35,9 +35,9 @@ class ToldStore {
 
         String teller() {
             return switch (told.teller()) {
-                case FINDING -> "a finding";
-                case LEDGER -> "the bench";
-                case USE -> "used";
+                case FINDING -> "a finding says so";
+                case LEDGER -> "put in at the bench";
+                case USE -> "used up";
             };
         }
 

@@ -1,6 +1,8 @@
 package wrenchnotes.server.ground;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.ArrayList;
+import java.util.List;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -36,6 +38,13 @@ public final class Stored {
             document.set("is", tree);
         }
         return JSON.writeValueAsString(document);
+    }
+
+    /** The words of a list. */
+    public static List<String> texts(String list) {
+        List<String> texts = new ArrayList<>();
+        JSON.readTree(list).forEach(text -> texts.add(text.asString()));
+        return texts;
     }
 
     public static JsonNode tree(String text) {

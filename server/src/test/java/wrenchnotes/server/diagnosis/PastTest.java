@@ -37,7 +37,7 @@ class PastTest {
             FROM finding
             JOIN fault ON fault.id = fault_id
             JOIN component ON component.id = finding.component_id
-            WHERE job_id = :job AND struck_at IS NULL AND failed = 0
+            WHERE job_id = :job AND struck_at IS NULL AND finding.kind = 'FAULT' AND failed = 0
             """;
 
     private static final String WORDS = """

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -75,6 +76,16 @@ public record CrossedTries(List<Tried> down, List<Tried> across, List<Try> tries
                                 + across.get(one.across()).name() + " is said twice: keep one");
             }
         }
+    }
+
+    CrossedTries called(UnaryOperator<String> word) {
+        return new CrossedTries(called(down, word), called(across, word), tries);
+    }
+
+    private static List<Tried> called(List<Tried> things, UnaryOperator<String> word) {
+        return things.stream()
+                .map(one -> new Tried(one.name(), one.whole(), one.component().map(word)))
+                .toList();
     }
 
     private static List<Tried> named(String field, List<Tried> things) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
@@ -57,6 +58,20 @@ public record Known(
         looks = List.copyOf(latest.values());
         done = List.copyOf(done);
         tries = List.copyOf(tries);
+    }
+
+    /** The same, with every component and fault called what it counts as in the odds. */
+    public Known called(UnaryOperator<String> component, UnaryOperator<FaultName> fault) {
+        return new Known(
+                present,
+                absent,
+                looks.stream()
+                        .map(look -> new Look(component.apply(look.component()), look.good(), look.by()))
+                        .toList(),
+                done.stream()
+                        .map(one -> new Done(fault.apply(one.fault()), one.remedy(), one.failed(), one.came()))
+                        .toList(),
+                tries.stream().map(grid -> grid.called(component)).toList());
     }
 
     /** At the counter: only what the owner says. */

@@ -27,7 +27,9 @@ class WhatTeachesTest {
             Map.of(1L, LASER, 2L, CAPACITORS),
             Map.of(7L, "skips", 8L, "hums"),
             List.of("skips", "hums"),
-            Map.of(1L, Set.of("laser", "capacitors")));
+            Map.of(1L, Set.of("laser", "capacitors")),
+            Map.of(),
+            Map.of());
 
     private static ClosedJob.FoundFault found(long fault, FindingKind kind, ClosedJob.SaidWord... changed) {
         return new ClosedJob.FoundFault(1, fault, fault, Remedy.REPLACED, false, kind, List.of(changed));

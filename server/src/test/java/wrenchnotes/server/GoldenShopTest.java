@@ -81,6 +81,8 @@ class GoldenShopTest {
                 .query(String.class)
                 .list()
                 .stream()
+                // Made ahead for what may be erased of an entry: nothing writes there yet.
+                .filter(table -> !table.equals("entry_private"))
                 .filter(table -> jdbc.sql("SELECT NOT EXISTS (SELECT 1 FROM " + table + ")")
                         .query(Boolean.class)
                         .single())

@@ -94,13 +94,18 @@ public class FindingStore {
             Optional<String> struckWhy,
             Optional<String> undoneBy) {
 
+        /** As the job's story tells it. */
         public String words() {
+            return said() + (kind.fault() ? "" : ", " + kind.words());
+        }
+
+        /** As it is said to the unit's owner, whom its kind does not concern. */
+        public String said() {
             return fault.component + ", " + fault.wrong + ": "
                     + done.remedy.words()
                     + (done.parts.isEmpty()
                             ? ""
-                            : done.parts.stream().map(PartIn::words).collect(Collectors.joining(", ", " (", ")")))
-                    + (kind.fault() ? "" : ", " + kind.words());
+                            : done.parts.stream().map(PartIn::words).collect(Collectors.joining(", ", " (", ")")));
         }
 
         public boolean stands() {

@@ -5,6 +5,7 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
@@ -79,8 +80,8 @@ class Leaving {
 
     private static List<String> said(List<FindingStore.FindingRow> found, boolean left) {
         return found.stream()
-                .filter(row -> (row.done().remedy() == Remedy.LEFT_AS_IT_IS) == left)
-                .map(row -> row.words() + (row.remark().isEmpty() ? "" : ", " + row.remark()))
+                .filter(row -> (row.done().remedy() == Remedy.LEFT_AS_IT_IS || row.kind() == FindingKind.SEEN) == left)
+                .map(row -> row.said() + (row.remark().isEmpty() ? "" : ", " + row.remark()))
                 .toList();
     }
 

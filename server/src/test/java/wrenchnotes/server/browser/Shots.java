@@ -45,6 +45,32 @@ public final class Shots {
             }
             """;
 
+    private static final String NOT_AS_MADE = """
+            async () => {
+              for (let n = 1; n < 245; n++) {
+                const tag = 'WN-' + String(n).padStart(4, '0');
+                const [known] = await (await fetch('/api/units?find=' + tag)).json();
+                if (known && !known.unit.openJob && known.stays[0].unit.model.includes('CD') && known.marks.length > 0) {
+                  return tag;
+                }
+              }
+              throw new Error('no unit that is not as made');
+            }
+            """;
+
+    private static final String WITH_PARTS = """
+            async () => {
+              const rack = await (await fetch('/api/rack')).json();
+              for (const [, job] of JSON.stringify(rack).matchAll(/"jobId":(\\d+)/g)) {
+                const sheet = await (await fetch('/api/jobs/' + job)).json();
+                if (sheet.parts.length > 1 && sheet.findings.length > 1 && !sheet.job.handedOverAt) {
+                  return job;
+                }
+              }
+              throw new Error('no job with several parts');
+            }
+            """;
+
     /** What has nothing in one of its parts, or says that there is more, is worth a picture too. */
     private static final Set<String> MAY_BE_EMPTY = Set.of("as-a-whole", "patterns");
 
@@ -72,13 +98,11 @@ public final class Shots {
         take("rack");
 
         window.goTo("Check-in");
-        page.getByLabel("Model").selectOption("Quistral Q2");
-        window.click("B · smooth foot");
-        page.getByLabel("Name, phone, mail").fill("Lamplight");
-        window.click("Lamplight quiz café");
-        window.click("keys dead");
-        window.click("goes off by itself");
-        window.click("goes off by itself");
+        page.getByLabel("Tag or serial, typed or scanned").fill((String) page.evaluate(NOT_AS_MADE));
+        page.getByText("Not as made").waitFor();
+        window.click("does not take disc");
+        window.click("squeals");
+        window.click("squeals");
         page.getByText("of this revision and").waitFor();
         take("check-in");
 
@@ -130,12 +154,11 @@ public final class Shots {
     private void benchAndSheet(Window window) {
         window.goTo("Bench");
         page.getByText("Open now").waitFor();
-        window.goTo("Rack");
-        takeFinder("keys");
         // A unit that lies open as it is: nothing in the demo shop is moved for its picture.
         page.navigate("/jobs/" + page.evaluate(ON_THE_WAY_IN));
         page.getByText("What it will take").waitFor();
         take("job-sheet");
+        aFinding();
         page.navigate("/lots");
         page.getByText("clear-out").first().click();
         page.getByLabel("What to do with it").first().waitFor();
@@ -210,12 +233,20 @@ public final class Shots {
         take("bench-gate");
     }
 
-    private void takeFinder(String words) {
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"))
-                .fill(words);
-        page.getByRole(AriaRole.OPTION).first().waitFor();
-        take("finder");
-        page.keyboard().press("Escape");
+    /** One that has several parts, with what a new one may say of it; nothing is sent. */
+    private void aFinding() {
+        page.navigate("/jobs/" + page.evaluate(WITH_PARTS));
+        page.getByText("in all").waitFor();
+        page.keyboard().press("n");
+        page.getByLabel("Component").fill("drive gear");
+        page.getByLabel("What is wrong").fill("cracked");
+        page.getByText("from elsewhere").click();
+        page.getByLabel("It came from", new Page.GetByLabelOptions().setExact(true))
+                .selectOption("made");
+        page.getByLabel("What went in").fill("gear, 18 teeth");
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Found"))
+                .evaluate("(heading) => heading.scrollIntoView()");
+        take("finding");
     }
 
     private void take(String name) {

@@ -37,6 +37,42 @@ class PartsMoveOnceTest {
         assertThat(parts.cost(job)).isZero();
     }
 
+    /** A move by hand after the last step goes back first, and its part with it. */
+    @Test
+    void backTakesBackWhatWasReplacedByHand() {
+        long job = parts.opened();
+        int before = parts.stock();
+        parts.client.bench(
+                job, "moves", body("thing", PIECE, "from", "TRAY", "to", "BROKEN", "count", 1, "reason", "clip"));
+        parts.client.bench(
+                job,
+                "moves",
+                body(
+                        "thing",
+                        PIECE,
+                        "from",
+                        "BROKEN",
+                        "to",
+                        "REPLACED",
+                        "count",
+                        1,
+                        "reason",
+                        "",
+                        "partId",
+                        parts.part));
+        assertThat(parts.stock()).isEqualTo(before - 1);
+        assertThat(parts.bench(job).get("gate").get("brokenUnsaid").values())
+                .as("what broke asks for its finding")
+                .extracting(JsonNode::asString)
+                .containsExactly("thrust washer");
+        parts.client.bench(job, "back", "");
+        assertThat(List.of(parts.account(job), "" + parts.stock())).containsExactly("BROKEN", "" + before);
+        parts.client.bench(job, "back", "");
+        assertThat(parts.account(job)).isEqualTo("TRAY");
+        parts.client.bench(job, "back", "");
+        assertThat(parts.account(job)).as("and then the step").isEqualTo("FITTED");
+    }
+
     /** Measured: 0 in sheet, estimate and learning. */
     @Test
     void aPartReplacedAtTheBenchCostsWhatItCost() {

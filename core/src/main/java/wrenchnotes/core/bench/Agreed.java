@@ -1,10 +1,12 @@
 package wrenchnotes.core.bench;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.core.unit.Moment;
 
 /**
  * Whether the ledger and the findings of a stay say the same of its things.
@@ -65,20 +67,40 @@ public record Agreed(Ledger ledger, RunLog log) {
         return replaced.stream().filter(one -> one.asksAmong(ledger.things())).toList();
     }
 
+    /**
+     * The last press of a run that moved something by hand, if it came after the run's last step and all that it moved is still where it
+     * put it: "back" takes it back before any step.
+     */
+    public Optional<Moment> lastByHand(Run run) {
+        return run.underWay()
+                .flatMap(now -> standingByHand()
+                        .filter(entry -> !entry.move().from().inPlace()
+                                && !entry.moment().isBefore(now.started()))
+                        .map(LedgerEntry::moment)
+                        .reduce((first, last) -> last))
+                .filter(moment -> run.lastStep()
+                        .filter(step -> step.moment().isAfter(moment))
+                        .isEmpty())
+                .filter(moment -> !byHand(moment.number()).isEmpty());
+    }
+
     /** Moves by hand of one press that stand, if all that they moved is still where they put it; else none. */
     public List<LedgerEntry> byHand(long moment) {
-        Set<Long> undone =
-                log.moves().stream().flatMap(entry -> entry.undoes().stream()).collect(Collectors.toSet());
-        List<LedgerEntry> its = log.moves().stream()
-                .filter(entry -> entry.moment().number() == moment
-                        && entry.stepEntry().isEmpty()
-                        && entry.undoes().isEmpty()
-                        && !undone.contains(entry.id()))
+        List<LedgerEntry> its = standingByHand()
+                .filter(entry -> entry.moment().number() == moment)
                 .toList();
         return its.stream()
                         .map(LedgerEntry::move)
                         .allMatch(move -> ledger.count(move.thing(), move.to()) >= move.count())
                 ? its
                 : List.of();
+    }
+
+    private Stream<LedgerEntry> standingByHand() {
+        Set<Long> undone =
+                log.moves().stream().flatMap(entry -> entry.undoes().stream()).collect(Collectors.toSet());
+        return log.moves().stream()
+                .filter(entry ->
+                        entry.stepEntry().isEmpty() && entry.undoes().isEmpty() && !undone.contains(entry.id()));
     }
 }

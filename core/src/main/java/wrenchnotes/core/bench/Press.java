@@ -125,7 +125,7 @@ public sealed interface Press {
         }
     }
 
-    /** The last step of the run is taken back, in or out. */
+    /** The last press of the run that moved something is taken back: a step in or out, or a move by hand after it. */
     record StepBack() implements Press {
         @Override
         public <R> R read(Reader<R> reader) {

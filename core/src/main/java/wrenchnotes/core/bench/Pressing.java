@@ -169,7 +169,10 @@ final class Pressing implements Press.Reader<String> {
 
     @Override
     public String stepBack(Press.StepBack said) {
-        return made(new Moving(before, by).back());
+        return before.agreed()
+                .lastByHand(before)
+                .map(moment -> takeBack(new Press.TakeBack(moment.number())))
+                .orElseGet(() -> made(new Moving(before, by).back()));
     }
 
     @Override

@@ -35,7 +35,7 @@ import wrenchnotes.core.unit.Moment;
  * @param version to be sent back in If-Match with the next key press
  * @param run the run that is under way; empty while the unit is closed
  * @param gate what stands between the unit and its closing
- * @param canStepBack whether there is a step to take back
+ * @param canStepBack whether there is a step, or a move by hand after it, to take back
  * @param inside sub-assemblies that can be gone into now
  */
 public record BenchView(
@@ -178,7 +178,8 @@ public record BenchView(
                 state.run().underWay().map(BenchView::run),
                 way(state, beside, now),
                 Gate.of(state, beside, facts),
-                state.run().lastStep().isPresent(),
+                state.run().lastStep().isPresent()
+                        || state.run().agreed().lastByHand(state.run()).isPresent(),
                 inside);
     }
 

@@ -102,13 +102,14 @@ function Parts({ parts, chosen, choose }: { parts: Part[]; chosen?: number; choo
                 textAlign="right"
                 color={part.count === 0 ? 'hazard' : 'brassInk'}
                 fontWeight={600}
+                whiteSpace="nowrap"
               >
                 {part.count === 0 ? 'none left' : part.count}
               </chakra.td>
               <chakra.td fontFamily="mono" textAlign="right">
                 {money(part.eachMinor, currency)}
               </chakra.td>
-              <chakra.td textAlign="right">
+              <chakra.td textAlign="right" whiteSpace="nowrap">
                 <Act
                   look="quiet"
                   minH="30px"

@@ -14,7 +14,7 @@ import wrenchnotes.core.diagnosis.history.Where.Level;
  *
  * @param faults most frequent first
  * @param shows by symptom, how likely each fault shows it
- * @param suspects those of the faults that no job had and only the bench speaks of: they are not why a unit is brought in
+ * @param suspects those of the faults that no job had and only the bench speaks of: the shop's rates came out without them
  * @param leaks by symptom, how likely it is told of though no fault here explains it
  */
 public record Rates(

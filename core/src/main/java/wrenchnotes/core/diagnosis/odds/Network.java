@@ -147,7 +147,10 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
                             .toList());
         }
 
-        /** The share of all units that is brought in, what is only suspected left out, by halving: where too few are, more would be, and the other way round. */
+        /**
+         * The share of all units that is brought in, by halving: where too few are, more would be, and the other way round. The shop's rates
+         * are of units that had nothing that is only suspected now.
+         */
         private double shownToAShop() {
             double low = 0;
             double high = 1;

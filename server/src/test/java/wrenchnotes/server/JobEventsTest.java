@@ -115,7 +115,7 @@ class JobEventsTest {
                                 "screws M3 × 8"))));
         say(job, "alterations", body("where", "lamp", "now", "white instead of amber"));
         shop.finding(job, "slack", "REVIVED", null);
-        gone(job);
+        shop.leaves(job);
 
         String tag = shop.sheet(job).body().get("job").get("unit").get("tag").asString();
         JsonNode known = client.get("/api/units?find=" + tag).body().get(0);
@@ -156,7 +156,7 @@ class JobEventsTest {
                 body("component", "own lamp", "wrong", "blown", "remedy", "REPLACED", "remark", ""));
         shop.in(job, "lid");
         shop.out(job, "lid");
-        gone(job);
+        shop.leaves(job);
         JsonNode lamp = client.get("/api/patterns").body().get("faults").values().stream()
                 .filter(fault -> fault.get("component").asString().equals("own lamp"))
                 .findFirst()
@@ -209,7 +209,7 @@ class JobEventsTest {
                 .isEqualTo(409);
         shop.in(job, "lid");
         shop.out(job, "lid");
-        gone(job);
+        shop.leaves(job);
         assertThat(say(job, "later-words", body("words", "it was the disc", "undoes", finding + 999)))
                 .isEqualTo(400);
         assertThat(say(job, "later-words", body("words", "it was the disc", "undoes", finding)))
@@ -220,18 +220,6 @@ class JobEventsTest {
 
     private static int say(long job, String what, Map<String, Object> said) {
         return client.post("/api/jobs/" + job + "/" + what, said).status();
-    }
-
-    private static void gone(long job) {
-        shop.check(job, "BEFORE_CLOSING", "PASSED");
-        if (client.get("/api/jobs/" + job + "/bench").body().get("way").has("nextOut")) {
-            shop.out(job, "lid");
-        }
-        client.bench(job, "close", "");
-        shop.check(job, "AFTER_CLOSING", "PASSED");
-        client.post("/api/jobs/" + job + "/outcome", Map.of("outcome", "FIXED", "remark", ""));
-        Client.Answer gone = client.post("/api/jobs/" + job + "/handover", "");
-        assertThat(gone.status()).as(gone.body().toString()).isEqualTo(200);
     }
 
     private static long again(long unit, long revision) {

@@ -42,7 +42,7 @@ class PartSumsTest {
                 assertThat(parts.cost(told.job)).isEqualTo(told.expected() * EACH);
             }
             told.backTogether();
-            parts.finished(told.job);
+            parts.shop.leaves(told.job);
             assertThat(parts.learned()).as("as learned").isEqualTo(told.expected() * EACH);
             boolean replaced = told.found.stream().anyMatch(one -> one > 0) || told.placed > 0;
             assertThat(parts.account(told.job)).isEqualTo(replaced ? "REPLACED" : "FITTED");

@@ -67,19 +67,6 @@ final class PartsShop {
                 .isEqualTo(200);
     }
 
-    void finished(long job) {
-        shop.check(job, "BEFORE_CLOSING", "PASSED");
-        if (bench(job).get("way").path("nextOut").asString("").equals("lid")) {
-            shop.out(job, "lid");
-        }
-        Client.Answer closed = client.bench(job, "close", "");
-        assertThat(closed.status()).as(closed.body().toString()).isEqualTo(200);
-        shop.check(job, "AFTER_CLOSING", "PASSED");
-        client.post("/api/jobs/" + job + "/outcome", Map.of("outcome", "FIXED", "remark", ""));
-        Client.Answer gone = client.post("/api/jobs/" + job + "/handover", "");
-        assertThat(gone.status()).as(gone.body().toString()).isEqualTo(200);
-    }
-
     /** What the last closed job's parts cost, as the odds and estimates read it. */
     long learned() {
         return running.bean(Snapshot.class)

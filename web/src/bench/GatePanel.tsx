@@ -62,10 +62,10 @@ export function GatePanel({ bench, press, busy }: { bench: Bench; press: Presses
 
 /** What a finding and the ledger could not tell one another: asked once, and the notes know it from then on. */
 export function Unsaid({ bench, press, busy }: { bench: Bench; press: Presses; busy: boolean }) {
-  const { bornBy, brokenUnsaid } = bench.gate;
+  const { borneBy, brokenUnsaid } = bench.gate;
   return (
     <>
-      {bornBy.map((asked) => (
+      {borneBy.map((asked) => (
         <Box key={asked.component} role="group" aria-label={`Which of these is the ${asked.name}?`}>
           <chakra.b color="brassLight" fontSize="md">
             The {asked.name} was replaced. Which of these is it?

@@ -81,7 +81,7 @@ class PartsMoveOnceTest {
         assertThat(parts.cost(job)).isEqualTo(EACH);
         JsonNode line = parts.shop.sheet(job).body().get("parts").get(0);
         assertThat(line.get("told").get(0).asString()).isEqualTo("put in at the bench");
-        parts.finished(job);
+        parts.shop.leaves(job);
         assertThat(parts.learned()).isEqualTo(EACH);
     }
 
@@ -134,19 +134,19 @@ class PartsMoveOnceTest {
     void theBenchAsksOnceWhichThingItIsAndTheNotesLearnIt() {
         long job = parts.opened();
         parts.shop.finding(job, "slack", "REPLACED", null);
-        JsonNode asked = parts.bench(job).get("gate").get("bornBy").get(0);
+        JsonNode asked = parts.bench(job).get("gate").get("borneBy").get(0);
         assertThat(asked.get("name").asString()).isEqualTo("belt");
         assertThat(asked.get("things").values())
                 .extracting(thing -> thing.get("label").asString())
                 .containsExactly("motor lead", "thrust washer");
         parts.client.bench(job, "bears", body("component", parts.shop.belt, "thing", "lead"));
-        assertThat(parts.bench(job).get("gate").get("bornBy")).isEmpty();
+        assertThat(parts.bench(job).get("gate").get("borneBy")).isEmpty();
         parts.shop.out(job, "deck");
         assertThat(parts.account(job, "lead")).isEqualTo("REPLACED");
 
         long next = parts.opened();
         parts.shop.finding(next, "slack", "REPLACED", null);
-        assertThat(parts.bench(next).get("gate").get("bornBy")).isEmpty();
+        assertThat(parts.bench(next).get("gate").get("borneBy")).isEmpty();
         parts.client.bench(next, "bears", body("component", parts.shop.belt));
         parts.shop.out(next, "deck");
         assertThat(parts.account(next, "lead")).as("none of the notes bears it").isEqualTo("FITTED");
@@ -170,6 +170,20 @@ class PartsMoveOnceTest {
         assertThat(parts.client.delete("/api/jobs/" + job + "/parts/" + number).status())
                 .isEqualTo(200);
         assertThat(List.of((long) parts.stock(), parts.cost(job))).containsExactly((long) before, 0L);
+    }
+
+    /** The number of another room's word did nothing, and the story said that it had. */
+    @Test
+    void onlyWhatWasUsedUpIsPutBackByItself() {
+        long job = parts.shop.takenIn();
+        parts.found(job, "CLEANED", 1);
+        for (long told = 1; told < 60; told++) {
+            assertThat(parts.client
+                            .delete("/api/jobs/" + job + "/parts/" + told)
+                            .status())
+                    .isEqualTo(404);
+        }
+        assertThat(parts.cost(job)).isEqualTo(EACH);
     }
 
     @Test

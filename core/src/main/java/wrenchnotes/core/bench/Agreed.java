@@ -51,7 +51,7 @@ public record Agreed(Ledger ledger, RunLog log) {
         return moved(Account.BROKEN).stream()
                 .filter(thing ->
                         ledger.count(thing.id(), Account.BROKEN) + ledger.count(thing.id(), Account.REPLACED) > 0)
-                .filter(thing -> found.stream().noneMatch(one -> one.bornBy(thing)))
+                .filter(thing -> found.stream().noneMatch(one -> one.borneBy(thing)))
                 .map(Thing::label)
                 .toList();
     }
@@ -63,8 +63,17 @@ public record Agreed(Ledger ledger, RunLog log) {
     }
 
     /** Components that findings call replaced and that nobody has yet found among the things of the notes. */
-    public List<Replaced> bornByNobodyKnows(List<Replaced> replaced) {
+    public List<Replaced> borneByNobodyKnows(List<Replaced> replaced) {
         return replaced.stream().filter(one -> one.asksAmong(ledger.things())).toList();
+    }
+
+    /** Whether a press settled on a finding's word what is replaced, and that still stands. */
+    public boolean settled(long moment) {
+        List<LedgerEntry> its = byHand(moment);
+        return !its.isEmpty()
+                && its.stream()
+                        .map(LedgerEntry::move)
+                        .allMatch(move -> move.from() == Account.FITTED && move.to() == Account.REPLACED);
     }
 
     /**
@@ -85,7 +94,7 @@ public record Agreed(Ledger ledger, RunLog log) {
     }
 
     /** Moves by hand of one press that stand, if all that they moved is still where they put it; else none. */
-    public List<LedgerEntry> byHand(long moment) {
+    List<LedgerEntry> byHand(long moment) {
         List<LedgerEntry> its = standingByHand()
                 .filter(entry -> entry.moment().number() == moment)
                 .toList();

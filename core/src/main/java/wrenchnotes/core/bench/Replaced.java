@@ -23,7 +23,7 @@ public record Replaced(long component, List<String> names, int count, Optional<L
     }
 
     /** Whether a thing bears it: as was said, or by what both are called ("belt", "drive belt"). */
-    public boolean bornBy(Thing thing) {
+    public boolean borneBy(Thing thing) {
         return things.map(said -> said.contains(thing.id()))
                 .orElseGet(() -> names.stream().anyMatch(name -> meets(name, thing.label())));
     }
@@ -36,7 +36,7 @@ public record Replaced(long component, List<String> names, int count, Optional<L
 
     /** Whether somebody has still to say what bears it: nothing in the notes is called so. */
     boolean asksAmong(Collection<Thing> all) {
-        return things.isEmpty() && all.stream().noneMatch(this::bornBy);
+        return things.isEmpty() && all.stream().noneMatch(this::borneBy);
     }
 
     /**
@@ -58,7 +58,7 @@ public record Replaced(long component, List<String> names, int count, Optional<L
 
     private static int said(Thing thing, List<Replaced> standing) {
         return standing.stream()
-                .filter(one -> one.bornBy(thing))
+                .filter(one -> one.borneBy(thing))
                 .mapToInt(one -> Math.min(one.count(), thing.count()))
                 .max()
                 .orElse(0);

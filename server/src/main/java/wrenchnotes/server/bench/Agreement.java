@@ -34,7 +34,7 @@ public class Agreement {
     /** A finding was struck: what the ledger moved on its word goes back, as far as nobody has touched it since. */
     public void unsettle(By by, long job, long moment) {
         BenchPress press = benches.onRecord(by, job);
-        if (!press.now().run().agreed().byHand(moment).isEmpty()) {
+        if (press.now().run().agreed().settled(moment)) {
             press.make(new Press.TakeBack(moment));
         }
     }

@@ -174,14 +174,6 @@ public class BenchApi {
         return press.of(job, said, pen, by -> service.move(by, job, seen, move, said.partId()));
     }
 
-    /** A move by hand is taken back. @param moment of the press that made it */
-    public record MoveTakenBack(long moment) {}
-
-    @PostMapping("/moves/back")
-    BenchView moveBack(@PathVariable long job, Seen seen, @Valid @RequestBody MoveTakenBack said, Pen pen) {
-        return press.of(job, said, pen, by -> service.takeBack(by, job, seen, said.moment()));
-    }
-
     /** @param thing of the notes; empty if none of them is it */
     public record BearsSaid(@NotNull Long component, Optional<@Size(max = 80) String> thing) {}
 

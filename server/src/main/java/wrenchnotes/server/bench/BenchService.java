@@ -126,7 +126,7 @@ public class BenchService {
     private void tell(BenchPress press, long part, int count, String id) {
         Thing thing = press.now().run().ledger().thing(id);
         Optional<Long> component = press.beside().replaced().stream()
-                .filter(one -> one.bornBy(thing))
+                .filter(one -> one.borneBy(thing))
                 .map(Replaced::component)
                 .findFirst();
         parts.tell(
@@ -156,7 +156,7 @@ public class BenchService {
         entries.say(press.by(), press.job(), new JobEntry.Altered(label, put.instead(), Optional.of(put.thing())));
     }
 
-    /** Takes back the last step, in or out, by opposite entries. */
+    /** Takes back the last step, in or out, or a move by hand after it, by opposite entries. */
     public BenchState stepBack(By by, long job, Seen seen) {
         return benches.changeable(by, job, seen).make(new Press.StepBack());
     }
@@ -173,11 +173,6 @@ public class BenchService {
                 move, fitted.map(id -> words(id, move.count())).orElse("")));
         fitted.ifPresent(id -> tell(press, id, move.count(), move.thing()));
         return after;
-    }
-
-    /** Takes back a move by hand. @param moment of the press that made it */
-    public BenchState takeBack(By by, long job, Seen seen, long moment) {
-        return benches.changeable(by, job, seen).make(new Press.TakeBack(moment));
     }
 
     /** Says which variant of its model a component is, once it can be seen. */

@@ -25,7 +25,6 @@ import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.diagnosis.history.OftenWrong;
 import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.HoldKind;
-import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.Moment;
@@ -86,7 +85,7 @@ class BesideStore {
                           LEFT JOIN bears ON bears.component_id = finding.component_id AND bears.revision_id = :revision
                           WHERE job_id = :job AND struck_at IS NULL
                           GROUP BY finding.component_id)) AS found_at,
-                   (SELECT json_group_array(json_array(said ->> 'where', said ->> 'now', said ->> 'thing'))
+                   (SELECT json_group_array(said)
                     FROM entry
                     WHERE kind = 'ALTERED'
                       AND job_id IN (SELECT id FROM job WHERE unit_id = (SELECT unit_id FROM job WHERE id = :job))
@@ -136,9 +135,7 @@ class BesideStore {
                         each(row.getString("temporary"), BesideStore::temporary),
                         each(row.getString("fragments"), BesideStore::fragments),
                         each(row.getString("found_at"), BesideStore::foundAt),
-                        each(
-                                row.getString("altered"),
-                                said -> new JobEntry.Altered(text(said, 0), text(said, 1), words(said, 2))),
+                        each(row.getString("altered"), said -> EntryStore.altered(said.asString())),
                         each(row.getString("looked_at"), JsonNode::asLong),
                         each(row.getString("usual"), BesideStore::usual).stream()
                                 .filter(usual -> OftenWrong.is(usual.jobs(), usual.of()))

@@ -19,7 +19,7 @@ import wrenchnotes.core.teardown.FastenerGroup;
  * @param watch what is often wrong with this revision
  * @param notTested what goes on untested, and why
  * @param sinceArrival what went and what stayed of what was tried as it came
- * @param bornBy components that were replaced, where nobody knows which thing of the notes they are: asked once
+ * @param borneBy components that were replaced, where nobody knows which thing of the notes they are: asked once
  * @param brokenUnsaid what broke and has no finding yet
  * @param bothWays where the way out does not agree with the way in, or was not counted
  */
@@ -33,11 +33,11 @@ public record Gate(
         List<String> bothWays,
         List<String> notTested,
         List<String> sinceArrival,
-        List<BornByNobody> bornBy,
+        List<BorneByNobody> borneBy,
         List<String> brokenUnsaid) {
 
     /** A component that a finding calls replaced, and nothing in the notes is called so. @param things it could be */
-    public record BornByNobody(long component, String name, List<Candidate> things) {}
+    public record BorneByNobody(long component, String name, List<Candidate> things) {}
 
     public record Candidate(String thing, String label) {}
 
@@ -62,9 +62,9 @@ public record Gate(
                         .toList(),
                 checks.notTested().stream().map(Check::whyNot).toList(),
                 beside.checks().sinceArrival(),
-                state.run().agreed().bornByNobodyKnows(beside.replaced()).stream()
+                state.run().agreed().borneByNobodyKnows(beside.replaced()).stream()
                         .map(one ->
-                                new BornByNobody(one.component(), one.names().get(0), candidates(state)))
+                                new BorneByNobody(one.component(), one.names().get(0), candidates(state)))
                         .toList(),
                 state.run()
                         .agreed()

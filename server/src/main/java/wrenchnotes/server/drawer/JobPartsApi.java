@@ -18,14 +18,9 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.drawer.Recipe;
 import wrenchnotes.core.team.Act;
-import wrenchnotes.core.unit.By;
-import wrenchnotes.core.unit.Invalid;
-import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.May;
-import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
-import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.ModelStore;
 
 /** What a job took from the drawers and elsewhere. */
@@ -33,28 +28,17 @@ import wrenchnotes.server.teardown.ModelStore;
 @May(Act.FIND)
 public class JobPartsApi {
 
+    private final UsedUpService service;
     private final PartsOfJob parts;
     private final ToldStore told;
-    private final DrawerStore drawers;
-    private final JobStore jobs;
     private final ModelStore models;
-    private final Journal journal;
     private final Snapshot snapshot;
 
-    JobPartsApi(
-            PartsOfJob parts,
-            ToldStore told,
-            DrawerStore drawers,
-            JobStore jobs,
-            ModelStore models,
-            Journal journal,
-            Snapshot snapshot) {
+    JobPartsApi(UsedUpService service, PartsOfJob parts, ToldStore told, ModelStore models, Snapshot snapshot) {
+        this.service = service;
         this.parts = parts;
         this.told = told;
-        this.drawers = drawers;
-        this.jobs = jobs;
         this.models = models;
-        this.journal = journal;
         this.snapshot = snapshot;
     }
 
@@ -68,43 +52,13 @@ public class JobPartsApi {
     @PostMapping("/api/jobs/{job}/parts")
     @ResponseStatus(HttpStatus.CREATED)
     List<PartsOfJob.JobPart> use(@PathVariable long job, @Valid @RequestBody PartUsed said, Pen pen) {
-        pen.once(said, by -> use(by, job, said));
+        pen.once(said, by -> service.use(by, job, said.partId(), said.count()));
         return snapshot.read(() -> parts.ofJob(job));
-    }
-
-    private void use(By who, long job, PartUsed said) {
-        By by = jobs.job(job).entered(who);
-        String name = name(said.partId());
-        parts.tell(
-                by,
-                job,
-                PartsOfJob.Fitted.fromDrawer(said.partId(), said.count()),
-                PartsOfJob.Place.used(),
-                "used on the job");
-        journal.write(
-                by, Journal.Entry.ofJob(job, "part", said.partId(), "Used: " + said.count() + " × " + name, said));
-    }
-
-    private String name(long part) {
-        try {
-            return drawers.part(part).name();
-        } catch (NotFound e) {
-            throw new Invalid("partId", e.getMessage());
-        }
     }
 
     @DeleteMapping("/api/jobs/{job}/parts/{used}")
     List<PartsOfJob.JobPart> putBack(@PathVariable long job, @PathVariable long used, Pen pen) {
-        pen.once("put back", who -> {
-            By by = jobs.job(job).entered(who);
-            String name = told.ofJob(job).stream()
-                    .filter(row -> row.id() == used)
-                    .map(row -> row.told().count() + " × " + row.name())
-                    .findFirst()
-                    .orElseThrow(() -> new NotFound("Nothing of that number was used, or it is back already"));
-            parts.useBack(by, job, used, "put back");
-            journal.write(by, Journal.Entry.ofJob(job, "part", used, "Not used after all: " + name, null));
-        });
+        pen.once("put back", by -> service.putBack(by, job, used));
         return snapshot.read(() -> parts.ofJob(job));
     }
 

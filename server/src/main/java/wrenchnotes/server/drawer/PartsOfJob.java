@@ -193,8 +193,8 @@ public class PartsOfJob {
     }
 
     /** What was used beside findings is put back. */
-    public void useBack(By by, long job, long id, String why) {
-        back(by, job, row -> row.id() == id && row.told().teller() == Teller.USE, why);
+    void useBack(By by, long job, long id, String why) {
+        back(by, job, row -> row.id() == id, why);
     }
 
     private void back(By by, long job, Predicate<ToldStore.ToldRow> which, String why) {

@@ -112,6 +112,11 @@ public class EntryStore {
                 .toList();
     }
 
+    /** How a unit is not as made any more, of what is kept of its entry. */
+    public static JobEntry.Altered altered(String said) {
+        return (JobEntry.Altered) new EntryForm("ALTERED", 1, said).entry();
+    }
+
     /** An electrical check, of what is kept of its entry. */
     public static ElectricalCheck electrical(String said) {
         return new EntryForm("ELECTRICAL", 1, said).electrical();

@@ -54,7 +54,7 @@ public class UnitMarkStore {
         List<UnitMark> altered = jdbc.sql(ALTERED)
                 .param("unit", unit)
                 .query((row, n) -> {
-                    JobEntry.Altered is = (JobEntry.Altered) new EntryForm("ALTERED", 1, row.getString("said")).entry();
+                    JobEntry.Altered is = EntryStore.altered(row.getString("said"));
                     return new UnitMark(is.sentence(), is.thing(), row.getLong("job_id"), Sql.instant(row, "at"));
                 })
                 .list();

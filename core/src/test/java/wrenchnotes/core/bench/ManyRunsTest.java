@@ -55,7 +55,7 @@ class ManyRunsTest {
                             List.of(new LoosePiece("ball", "ball", "", 3))),
                     step("fan", Set.of("lid"), screws("fan-s", 3), null, null)));
 
-    @Property(tries = 400)
+    @Property(tries = 800)
     void theGateOpensExactlyWhenTheBooksBalance(@ForAll long seed) {
         Bench bench = new Bench(seed);
         for (int press = 0; press < 150; press++) {

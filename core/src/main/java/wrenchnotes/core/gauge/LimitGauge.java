@@ -1,5 +1,7 @@
 package wrenchnotes.core.gauge;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -18,6 +20,7 @@ import wrenchnotes.core.unit.Invalid;
 public final class LimitGauge {
 
     private static final int MOST = 100;
+    private static final MathContext TWELVE_DIGITS = new MathContext(12);
 
     /** @param min lowest good value; empty if there is none @param max highest good value; one of the two must be there */
     public record Limits(Optional<Double> min, Optional<Double> max) {
@@ -81,33 +84,41 @@ public final class LimitGauge {
                 List.copyOf(reasons));
     }
 
-    /** For other gauges: one value against limits, with the reasons added. */
+    /**
+     * For other gauges: one value against limits, with the reasons added. Compared in decimal as typed: exactly at a limit is within
+     * it, whatever a double made of it.
+     */
     static Judgement judge(double value, Limits limit, double u, String unit, List<String> reasons) {
         String said = number(value) + (unit.isEmpty() ? "" : " " + unit);
         for (boolean upper : new boolean[] {false, true}) {
             Optional<Double> bound = upper ? limit.max() : limit.min();
-            if (bound.isPresent()) {
-                double beyond = upper ? value - bound.get() : bound.get() - value;
-                if (beyond > u) {
-                    reasons.add(said + " is " + (upper ? "above " : "below ") + number(bound.get())
-                            + (u > 0 ? " by more than the uncertainty of " + number(u) : ""));
-                    return Judgement.BAD;
-                }
+            if (bound.isPresent() && beyond(value, bound.get(), upper).compareTo(decimal(u)) > 0) {
+                reasons.add(said + " is " + (upper ? "above " : "below ") + number(bound.get())
+                        + (u > 0 ? " by more than the uncertainty of " + number(u) : ""));
+                return Judgement.BAD;
             }
         }
         for (boolean upper : new boolean[] {false, true}) {
             Optional<Double> bound = upper ? limit.max() : limit.min();
-            if (bound.isPresent()) {
-                double within = upper ? bound.get() - value : value - bound.get();
-                if (within < u) {
-                    reasons.add(said + " is nearer to " + number(bound.get()) + " than the uncertainty of " + number(u)
-                            + ": measure with a better instrument, or more often");
-                    return Judgement.CAN_NOT_SAY;
-                }
+            if (bound.isPresent() && beyond(value, bound.get(), upper).negate().compareTo(decimal(u)) < 0) {
+                reasons.add(said + " is nearer to " + number(bound.get()) + " than the uncertainty of " + number(u)
+                        + ": measure with a better instrument, or more often");
+                return Judgement.CAN_NOT_SAY;
             }
         }
         reasons.add(said + " is within the limit" + (u > 0 ? ", the uncertainty of " + number(u) + " included" : ""));
         return Judgement.GOOD;
+    }
+
+    /** By how much a value is outside a bound; below 0 if it is within. */
+    private static BigDecimal beyond(double value, double bound, boolean upper) {
+        BigDecimal over = decimal(value).subtract(decimal(bound));
+        return upper ? over : over.negate();
+    }
+
+    /** What was typed or follows from it in a few steps: nobody types more than twelve digits. */
+    private static BigDecimal decimal(double value) {
+        return new BigDecimal(value).round(TWELVE_DIGITS);
     }
 
     static String number(double value) {

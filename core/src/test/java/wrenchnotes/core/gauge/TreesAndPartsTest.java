@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import wrenchnotes.core.gauge.CapacitorGauge.Capacitor;
 import wrenchnotes.core.gauge.CapacitorGauge.CapacitorAsked;
 import wrenchnotes.core.gauge.CapacitorGauge.CapacitorKind;
@@ -95,6 +96,18 @@ class TreesAndPartsTest {
             @ForAll @DoubleRange(min = 0.8, max = 1.15) double scale,
             @ForAll @DoubleRange(min = 2, max = 30) double volts) {
         assertThat(raw(230 * scale, volts * scale)).isEqualTo(raw(230, volts));
+    }
+
+    /** One of a thousand tries fell on a limit, and was judged by what a double makes of 15 · 1.05. */
+    @ParameterizedTest
+    @ValueSource(doubles = {10.56, 15})
+    void exactlyAtItsLimitARailIsWithinIt(double volts) {
+        for (int percent = 80; percent <= 115; percent++) {
+            double scale = percent / 100.0;
+            assertThat(raw(230 * scale, volts * scale))
+                    .as("mains at %d %%", percent)
+                    .isEqualTo(Judgement.GOOD);
+        }
     }
 
     private static Judgement raw(double mains, double volts) {

@@ -12,7 +12,7 @@ import { Footer } from './Footer';
 import { absent, heaps, owedAccount } from './heaps';
 import { Kept } from './Kept';
 import { MoveDialog, type Pointed } from './MoveDialog';
-import { type Bench, pressWords } from './press';
+import { type Bench, pressWords, through } from './press';
 import { StepPanel } from './StepPanel';
 import { usePresses } from './usePresses';
 
@@ -102,7 +102,7 @@ function BenchOf({ bench }: { bench: Bench }) {
         key={pointed ? pointed.thing.id + pointed.from : 'none'}
         pointed={pointed}
         close={() => setPointed(undefined)}
-        move={(move) => press({ act: 'move', move })}
+        move={(move) => through(press({ act: 'move', move }))}
         busy={busy}
         error={pointed ? error : null}
       />

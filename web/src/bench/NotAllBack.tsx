@@ -1,9 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
+import { Form, Sends } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Counter } from './Counter';
 import { FromDrawer } from './FromDrawer';
 import { type Account, inAccount, OWED } from './heaps';
@@ -28,25 +28,29 @@ export function NotAllBack({
   step: Schemas['StepView'];
   busy: boolean;
   leave: () => void;
-  enter: (settled: Settled[]) => void;
+  enter: (settled: Settled[]) => Promise<unknown>;
 }) {
   const things = step.things.filter((thing) => off(thing) > 0);
-  const [said, setSaid] = useState<Settled[]>(
-    things.map((thing) => ({
-      thing: thing.id,
-      // Plugs and loose pieces are said one by one.
-      back: thing.kind === 'FASTENER' ? inAccount(thing, 'TRAY') : 0,
-      replaced: 0,
-      leftOut: 0,
-      reason: '',
-    })),
-  );
-  const say = (id: string, part: Partial<Settled>) =>
-    setSaid((now) => now.map((one) => (one.thing === id ? { ...one, ...part } : one)));
+  const form = useSending({
+    blank: {
+      settled: things.map<Settled>((thing) => ({
+        thing: thing.id,
+        // Plugs and loose pieces are said one by one.
+        back: thing.kind === 'FASTENER' ? inAccount(thing, 'TRAY') : 0,
+        replaced: 0,
+        leftOut: 0,
+        reason: '',
+      })),
+    },
+    send: ({ settled }) =>
+      enter(settled.map(({ instead, ...one }) => ({ ...one, instead: instead?.trim() || undefined }))),
+    leave,
+  });
   return (
-    <Box display="grid" gap="10px">
-      {things.map((thing) => {
-        const one = said.find((each) => each.thing === thing.id) as Settled;
+    <Form of={form} name="What went back" quiet first={false} gap="10px">
+      {things.map((thing, n) => {
+        const one = form.value.settled[n] as Settled;
+        const say = (part: Partial<Settled>) => form.put(`settled.${n}`, { ...one, ...part });
         const rest = off(thing) - one.back - one.replaced - one.leftOut - (one.forNow ?? 0);
         return (
           <Box key={thing.id} border="1px solid" borderColor="matEdge" borderRadius="sm" p="8px 12px">
@@ -62,25 +66,25 @@ export function NotAllBack({
                 label="back in"
                 value={one.back}
                 most={Math.min(inAccount(thing, 'TRAY'), one.back + rest)}
-                set={(back) => say(thing.id, { back })}
+                set={(back) => say({ back })}
               />
               <Counter
                 label="replaced"
                 value={one.replaced}
                 most={one.replaced + rest}
-                set={(replaced) => say(thing.id, { replaced })}
+                set={(replaced) => say({ replaced })}
               />
               <Counter
                 label="left out"
                 value={one.leftOut}
                 most={one.leftOut + rest}
-                set={(leftOut) => say(thing.id, { leftOut })}
+                set={(leftOut) => say({ leftOut })}
               />
               <Counter
                 label="out for now"
                 value={one.forNow ?? 0}
                 most={(one.forNow ?? 0) + rest}
-                set={(forNow) => say(thing.id, { forNow })}
+                set={(forNow) => say({ forNow })}
               />
             </Box>
             {one.replaced > 0 && (
@@ -89,37 +93,25 @@ export function NotAllBack({
                 thing={thing.id}
                 count={one.replaced}
                 picked={one.partId}
-                pick={(partId) => say(thing.id, { partId })}
+                pick={(partId) => say({ partId })}
               />
             )}
             {one.replaced > 0 && (
-              <Text
+              <TextIn
+                of={form}
+                at={`settled.${n}.instead`}
                 label="If it is not the same again: what went in"
                 compact
                 placeholder="M3 × 8 screw and nut"
-                value={one.instead ?? ''}
-                onChange={(event) => say(thing.id, { instead: event.target.value || undefined })}
               />
             )}
             {one.leftOut + (one.forNow ?? 0) > 0 && (
-              <Text
-                label="Why is it left out"
-                compact
-                value={one.reason}
-                onChange={(event) => say(thing.id, { reason: event.target.value })}
-              />
+              <TextIn of={form} at={`settled.${n}.reason`} label="Why is it left out" compact />
             )}
           </Box>
         );
       })}
-      <Box display="flex" gap="9px">
-        <Act look="benchMain" flex="1" minH="56px" fontSize="lg" disabled={busy} onClick={() => enter(said)}>
-          That is what went back
-        </Act>
-        <Act look="bench" minH="56px" onClick={leave}>
-          Leave it
-        </Act>
-      </Box>
-    </Box>
+      <Sends of={form} go="That is what went back" bench off={busy} />
+    </Form>
   );
 }

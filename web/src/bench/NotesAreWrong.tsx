@@ -1,10 +1,12 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Box } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
+import { Form, Sends } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Loaded, Trouble } from '../parts/States';
+import { Loaded } from '../parts/States';
 import { Counter } from './Counter';
 
 type Step = Schemas['StepSaid'];
@@ -31,7 +33,7 @@ export function NotesAreWrong({
       {(now) => {
         const written = now.steps.find((one) => one.id === step.written);
         return written ? (
-          <Form bench={bench} revision={step.revisionId} written={written} done={done} />
+          <AsItIs bench={bench} revision={step.revisionId} written={written} done={done} />
         ) : (
           <Box>
             The notes have no such step any more: they were changed since this unit was opened.
@@ -45,7 +47,7 @@ export function NotesAreWrong({
   );
 }
 
-function Form({
+function AsItIs({
   bench,
   revision,
   written,
@@ -56,81 +58,62 @@ function Form({
   written: Step;
   done: () => void;
 }) {
-  const [step, setStep] = useState(written);
-  const [why, setWhy] = useState('');
-  const propose = useMutation({
-    mutationFn: () =>
-      answer(
+  const { jobId } = bench.unit;
+  const form = useSending({
+    blank: {
+      counts: written.fasteners.map(({ id, count }) => ({ id, count })),
+      minutes: written.minutes,
+      words: '',
+    },
+    kept: `notes are wrong ${jobId} ${written.id}`,
+    send: ({ counts, minutes, words }) => {
+      const step: Step = {
+        ...written,
+        minutes,
+        how: `${written.how} ${words.trim()}`.trim(),
+        fasteners: written.fasteners.map((group) => ({
+          ...group,
+          count: counts.find((one) => one.id === group.id)?.count ?? group.count,
+        })),
+      };
+      return answer(
         api.POST('/api/revisions/{revision}/proposals', {
           params: { path: { revision } },
-          body: { step, why: why.trim() || countsIn(written, step), jobId: bench.unit.jobId },
+          body: { step, why: words.trim() || countsIn(written, step), jobId },
         }),
-      ),
-    onSuccess: done,
+      );
+    },
+    done,
+    leave: done,
   });
-  const same = JSON.stringify(step) === JSON.stringify(written);
+  const { counts, minutes, words } = form.value;
+  const same =
+    !words.trim() &&
+    minutes === written.minutes &&
+    written.fasteners.every((group) => counts.find((one) => one.id === group.id)?.count === group.count);
   return (
-    <Box display="grid" gap="10px" role="group" aria-label="What the notes should say">
+    <Form of={form} name="What the notes should say" first={false} gap="10px">
       <Box fontSize="lg">How it is on this one:</Box>
       <Box display="flex" flexWrap="wrap" gap="10px 20px">
-        {step.fasteners.map((group) => (
+        {written.fasteners.map((group) => (
           <Counter
             key={group.id}
             label={group.label}
-            value={group.count}
+            value={counts.find((one) => one.id === group.id)?.count ?? group.count}
             most={99}
             set={(count) =>
-              setStep({
-                ...step,
-                fasteners: step.fasteners.map((one) =>
-                  one.id === group.id ? { ...one, count: Math.max(1, count) } : one,
-                ),
-              })
+              form.put('counts', [
+                ...counts.filter((one) => one.id !== group.id),
+                { id: group.id, count: Math.max(1, count) },
+              ])
             }
           />
         ))}
-        <Counter
-          label="minutes"
-          value={step.minutes}
-          most={600}
-          set={(minutes) => setStep({ ...step, minutes })}
-        />
+        <Counter label="minutes" value={minutes} most={600} set={(now) => form.put('minutes', now)} />
       </Box>
-      <chakra.label fontSize="sm">
-        In words, if the counts do not say it
-        <chakra.input
-          value={why}
-          w="100%"
-          minH="44px"
-          px="10px"
-          mt="2px"
-          bg="matDeep"
-          border="1px solid"
-          borderColor="matLine"
-          borderRadius="sm"
-          onChange={(event) => {
-            setWhy(event.target.value);
-            const words = event.target.value.trim();
-            setStep((now) => ({ ...now, how: words ? `${written.how} ${words}`.trim() : written.how }));
-          }}
-        />
-      </chakra.label>
-      <Trouble error={propose.error} />
-      <Box display="flex" gap="9px">
-        <Act
-          look="benchMain"
-          flex="1"
-          minH="56px"
-          disabled={same || propose.isPending}
-          onClick={() => propose.mutate()}
-        >
-          Propose it for the notes
-        </Act>
-        <Act look="bench" minH="56px" onClick={done}>
-          Leave it
-        </Act>
-      </Box>
-    </Box>
+      <TextIn of={form} at="words" label="In words, if the counts do not say it" />
+      <Sends of={form} go="Propose it for the notes" bench off={same} />
+    </Form>
   );
 }
 

@@ -7,7 +7,7 @@ import { NotAllBack } from './NotAllBack';
 import { NoteForm } from './NoteForm';
 import { NotesAreWrong } from './NotesAreWrong';
 import { OpenEnds } from './OpenEnds';
-import type { Bench, Presses } from './press';
+import { type Bench, type Presses, through } from './press';
 import { Question } from './Question';
 import { TurnForm } from './TurnForm';
 import { WhatIsIt } from './WhatIsIt';
@@ -109,7 +109,7 @@ export function PanelForm({
             step={step}
             busy={busy}
             leave={leave}
-            enter={(settled) => press({ act: 'out', step: step.id, settled })}
+            enter={(settled) => through(press({ act: 'out', step: step.id, settled }))}
           />
         ))
       );

@@ -212,7 +212,7 @@ function Running(props: Props) {
       {!form && before?.what === 'WAIT' && before.hazard?.waits && (
         <WaitPanel
           wait={before.hazard.waits}
-          said={bench.stand.power.sinceSaid}
+          known={bench.stand.power.sinceSaid}
           busy={busy}
           off={(since) => press({ act: 'leftOff', since })}
           live={() => press({ act: 'power', said: { power: 'LIVE', why: 'it was under power since' } })}

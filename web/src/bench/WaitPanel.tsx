@@ -1,31 +1,40 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import { z } from 'zod';
 import type { Schemas } from '../api/client';
 import { moment, momentOf, wallClock } from '../api/shopWide';
 import { useKeys } from '../app/keys';
 import { WaitRing } from '../drawing/WaitRing';
+import { Form } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
+import { through } from './press';
 
 /** A caution with a wait: since when the unit is off, and from when on it may be opened further. */
 export function WaitPanel({
   wait,
-  said,
+  known,
   busy,
   off,
   live,
 }: {
   wait: Schemas['Wait'];
   /** whether somebody has said since when it is unplugged: only a lead makes that earlier */
-  said: boolean;
+  known: boolean;
   busy: boolean;
   /** said since when it is without power */
-  off: (since: string) => void;
+  off: (since: string) => Promise<boolean>;
   /** it had power after all: it has to be said to be off again, and the time begins anew */
   live: () => void;
 }) {
-  const [asked, setAsked] = useState(!said);
-  const [since, setSince] = useState('');
+  const [asked, setAsked] = useState(!known);
+  const form = useSending({
+    blank: { since: '' },
+    check: z.object({ since: said.words('Say since when') }),
+    send: ({ since }) => through(off(momentOf(since))),
+  });
   const usual: [string, string, Date][] = [
     ['0', 'Unplugged just now', new Date()],
     ['1', 'Since yesterday evening', evening(1)],
@@ -74,18 +83,12 @@ export function WaitPanel({
           {label}
         </Act>
       ))}
-      <Box display="grid" gridTemplateColumns="1fr auto" gap="9px" alignItems="end">
-        <Text
-          label="Or since"
-          compact
-          type="datetime-local"
-          value={since}
-          onChange={(event) => setSince(event.target.value)}
-        />
-        <Act look="bench" minH="44px" disabled={busy || !since} onClick={() => off(momentOf(since))}>
+      <Form of={form} quiet first={false} gridTemplateColumns="1fr auto" gap="9px" alignItems="end">
+        <TextIn of={form} at="since" label="Or since" compact type="datetime-local" />
+        <Act look="bench" type="submit" minH="44px" disabled={busy}>
           Off since then
         </Act>
-      </Box>
+      </Form>
     </Box>
   );
 }

@@ -1,15 +1,15 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { useJobWrite } from '../api/useJobWrite';
 import { faultWords } from '../api/words';
 import { useKeys } from '../app/keys';
+import { Form } from '../form/Form';
+import { TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { Choice } from '../parts/Choice';
-import { Text } from '../parts/Fields';
-import { Trouble } from '../parts/States';
 
-type Word = Schemas['OverrulingSaid']['word'];
+type Said = Pick<Schemas['OverrulingSaid'], 'word' | 'why'>;
 
 const WORDS = { NOT_THIS: 'not this', THIS_FIRST: 'this first' };
 
@@ -33,29 +33,31 @@ export function Overrule({
   done: () => void;
 }) {
   const [word, setWord] = useState<keyof typeof WORDS>('NOT_THIS');
-  const [own, setOwn] = useState('');
-  const write = useJobWrite(
-    (said: { word: Word; why: string }) =>
+  const form = useSending<{ why: string }, { why: string }, Partial<Said> | undefined>({
+    blank: { why: '' },
+    send: ({ why }, said) =>
       answer(
         api.POST('/api/jobs/{job}/overrulings', {
           params: { path: { job } },
-          body: { ...fault.fault, ...said },
+          body: { ...fault.fault, word, why, ...said },
         }),
       ),
     done,
-  );
+    leave: done,
+  });
   useKeys(
     REASONS.map((why, n) => ({
       key: `${n + 1}`,
       label: `Overrule: ${why}`,
-      act: () => write.mutate({ word, why }),
-      off: write.isPending,
+      act: () => form.send({ why }),
+      off: form.pending,
     })),
   );
   return (
-    <Box
-      role="group"
-      aria-label={`Overrule ${faultWords(fault.fault)}`}
+    <Form
+      of={form}
+      name={`Overrule ${faultWords(fault.fault)}`}
+      first={false}
       border="2px solid"
       borderColor="mat"
       borderRadius="sm"
@@ -74,24 +76,24 @@ export function Overrule({
             key={why}
             keyName={`${n + 1}`}
             minH="36px"
-            disabled={write.isPending}
-            onClick={() => write.mutate({ word, why })}
+            disabled={form.pending}
+            onClick={() => form.send({ why })}
           >
             {why}
           </Act>
         ))}
       </Box>
       <Box display="grid" gridTemplateColumns="1fr auto auto auto" gap="6px" alignItems="end" mt="6px">
-        <Text label="Another reason" compact value={own} onChange={(event) => setOwn(event.target.value)} />
-        <Act disabled={!own.trim() || write.isPending} onClick={() => write.mutate({ word, why: own })}>
+        <TextIn of={form} at="why" label="Another reason" compact />
+        <Act type="submit" disabled={form.pending}>
           Overrule
         </Act>
         {fault.overruled && (
-          <Act disabled={write.isPending} onClick={() => write.mutate({ word: 'AS_COMPUTED', why: '' })}>
+          <Act disabled={form.pending} onClick={() => form.send({ word: 'AS_COMPUTED', why: '' })}>
             Back to the odds
           </Act>
         )}
-        <Act look="quiet" onClick={done}>
+        <Act look="quiet" onClick={form.leave}>
           Leave it
         </Act>
       </Box>
@@ -100,7 +102,6 @@ export function Overrule({
           Overruled {before.count} times before; right {before.right} times.
         </Box>
       )}
-      <Trouble error={write.error} />
-    </Box>
+    </Form>
   );
 }

@@ -1,9 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { useJobWrite } from '../api/useJobWrite';
+import { Form } from '../form/Form';
+import { PickIn, TextIn } from '../form/fields';
+import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
-import { Trouble } from '../parts/States';
 import { TableBar } from '../parts/TableBar';
 import { useModel } from '../teardown/useModel';
 
@@ -15,60 +15,62 @@ const WHOLE = '*';
 const STATES = [undefined, true, false] as const;
 const MARKS = { true: '✓ works', false: '✗ fails', undefined: '·' };
 
-const START: Grid = {
+type Row = { name: string; as: string };
+
+const START: { down: Row[]; across: Row[]; tries: Grid['tries'] } = {
   down: [
-    { name: 'disc one', whole: false },
-    { name: 'disc two', whole: false },
+    { name: 'disc one', as: '' },
+    { name: 'disc two', as: '' },
   ],
   across: [
-    { name: 'this unit', whole: true },
-    { name: 'a good one', whole: false },
+    { name: 'this unit', as: WHOLE },
+    { name: 'a good one', as: '' },
   ],
   tries: [],
 };
 
+function tried({ name, as }: Row): Tried {
+  return as === WHOLE ? { name, whole: true } : { name, whole: false, component: as || undefined };
+}
+
 /** Things tried with one another: a tap on a pair goes from untried to works to fails. */
 export function TriesForm({ job, modelId, done }: { job: number; modelId: number; done: () => void }) {
-  const [grid, setGrid] = useState<Grid>(START);
   const model = useModel(modelId);
-  const write = useJobWrite(
-    () => answer(api.POST('/api/jobs/{job}/tries', { params: { path: { job } }, body: grid })),
+  const form = useSending({
+    blank: START,
+    kept: `tries ${job}`,
+    send: ({ down, across, tries }) =>
+      answer(
+        api.POST('/api/jobs/{job}/tries', {
+          params: { path: { job } },
+          body: { down: down.map(tried), across: across.map(tried), tries },
+        }),
+      ),
     done,
-  );
+    leave: done,
+  });
+  const grid = form.value;
   const good = (down: number, across: number) =>
     grid.tries.find((one) => one.down === down && one.across === across)?.good;
   function turn(down: number, across: number) {
     const next = STATES[(STATES.indexOf(good(down, across)) + 1) % STATES.length];
     const others = grid.tries.filter((one) => one.down !== down || one.across !== across);
-    setGrid({ ...grid, tries: next === undefined ? others : [...others, { down, across, good: next }] });
+    form.put('tries', next === undefined ? others : [...others, { down, across, good: next }]);
   }
-  const name = (side: 'down' | 'across', at: number, part: Partial<Tried>) =>
-    setGrid({ ...grid, [side]: grid[side].map((one, n) => (n === at ? { ...one, ...part } : one)) });
-  const field = (side: 'down' | 'across', one: Tried, at: number) => (
-    <Box key={at}>
-      <chakra.input
-        aria-label={side === 'down' ? `Row ${at + 1}` : `Column ${at + 1}`}
-        value={one.name}
-        w="100%"
-        px="6px"
-        bg="field"
-        border="1px solid"
-        borderColor="edge"
-        onChange={(event) => name(side, at, { name: event.target.value })}
+  const field = (side: 'down' | 'across', one: Row, at: number) => (
+    <Box key={`${side}${at}`}>
+      <TextIn
+        of={form}
+        at={`${side}.${at}.name`}
+        label={side === 'down' ? `Row ${at + 1}` : `Column ${at + 1}`}
+        compact
       />
-      <chakra.select
+      <PickIn
+        of={form}
+        at={`${side}.${at}.as`}
+        label="is"
         aria-label={`${one.name} is which part of this unit`}
-        value={one.whole ? WHOLE : (one.component ?? '')}
-        w="100%"
-        fontSize="xs"
-        bg="field"
-        border="1px solid"
-        borderColor="edge"
-        onChange={(event) => {
-          const picked = event.target.value;
-          const whole = picked === WHOLE;
-          name(side, at, { whole, component: whole ? undefined : picked || undefined });
-        }}
+        compact
       >
         <option value="">not of this unit</option>
         <option value={WHOLE}>this unit as a whole</option>
@@ -77,13 +79,15 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
             this unit’s {component.name}
           </option>
         ))}
-      </chakra.select>
+      </PickIn>
     </Box>
   );
   return (
-    <Box
-      role="group"
-      aria-label="Crossed tries"
+    <Form
+      of={form}
+      name="Crossed tries"
+      still
+      first={false}
       border="2px solid"
       borderColor="mat"
       borderRadius="sm"
@@ -118,34 +122,32 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
         ])}
       </Box>
       <Box display="flex" gap="6px" mt="8px" flexWrap="wrap">
-        <Act look="main" disabled={grid.tries.length === 0 || write.isPending} onClick={() => write.mutate()}>
+        <Act
+          look="main"
+          disabled={grid.tries.length === 0 || form.pending}
+          onClick={() => form.send(undefined)}
+        >
           Enter the tries
         </Act>
         <Act
           disabled={grid.down.length >= MOST}
-          onClick={() =>
-            setGrid({ ...grid, down: [...grid.down, { name: `disc ${grid.down.length + 1}`, whole: false }] })
-          }
+          onClick={() => form.put('down', [...grid.down, { name: `disc ${grid.down.length + 1}`, as: '' }])}
         >
           A row more
         </Act>
         <Act
           disabled={grid.across.length >= MOST}
           onClick={() =>
-            setGrid({
-              ...grid,
-              across: [...grid.across, { name: `unit ${grid.across.length + 1}`, whole: false }],
-            })
+            form.put('across', [...grid.across, { name: `unit ${grid.across.length + 1}`, as: '' }])
           }
         >
           A column more
         </Act>
-        <Act look="quiet" onClick={done}>
+        <Act look="quiet" onClick={form.leave}>
           Leave it
         </Act>
       </Box>
-      <Trouble error={write.error} />
-    </Box>
+    </Form>
   );
 }
 

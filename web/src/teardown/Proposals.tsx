@@ -5,8 +5,8 @@ import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { day } from '../api/words';
+import { WhyForm } from '../form/WhyForm';
 import { Act } from '../parts/Buttons';
-import { Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 
 /** What benches have seen otherwise; who may decide takes it into the notes or says why not. */
@@ -27,15 +27,9 @@ export function Proposals({ revision }: { revision: number }) {
 function Proposal({ proposal }: { proposal: Schemas['ProposalView'] }) {
   const client = useQueryClient();
   const [declining, setDeclining] = useState(false);
-  const [why, setWhy] = useState('');
   const params = { path: { proposal: proposal.id } };
-  const decide = useMutation({
-    mutationFn: (accept: boolean) =>
-      answer(
-        accept
-          ? api.POST('/api/proposals/{proposal}/accept', { params })
-          : api.POST('/api/proposals/{proposal}/decline', { params, body: { why } }),
-      ),
+  const accept = useMutation({
+    mutationFn: () => answer(api.POST('/api/proposals/{proposal}/accept', { params })),
     onSuccess: () => {
       client.invalidateQueries();
     },
@@ -73,24 +67,22 @@ function Proposal({ proposal }: { proposal: Schemas['ProposalView'] }) {
       </Box>
       {proposal.yours && !declining && (
         <Box display="flex" gap="8px" mt="6px">
-          <Act look="main" disabled={decide.isPending} onClick={() => decide.mutate(true)}>
+          <Act look="main" disabled={accept.isPending} onClick={() => accept.mutate()}>
             Take it into the notes
           </Act>
           <Act onClick={() => setDeclining(true)}>Not so</Act>
         </Box>
       )}
       {proposal.yours && declining && (
-        <Box display="grid" gridTemplateColumns="1fr auto auto" gap="8px" mt="6px" alignItems="end">
-          <Text label="Why not" compact value={why} onChange={(event) => setWhy(event.target.value)} />
-          <Act disabled={!why.trim() || decide.isPending} onClick={() => decide.mutate(false)}>
-            Decline it
-          </Act>
-          <Act look="quiet" onClick={() => setDeclining(false)}>
-            leave it
-          </Act>
-        </Box>
+        <WhyForm
+          name={`Decline: ${proposal.step}`}
+          label="Why not"
+          go="Decline it"
+          send={(why) => answer(api.POST('/api/proposals/{proposal}/decline', { params, body: { why } }))}
+          leave={() => setDeclining(false)}
+        />
       )}
-      <Trouble error={decide.error} />
+      <Trouble error={accept.error} />
     </Box>
   );
 }

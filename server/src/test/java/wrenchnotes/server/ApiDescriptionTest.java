@@ -50,7 +50,7 @@ class ApiDescriptionTest {
     private static final boolean RENEW = Boolean.getBoolean("openapi.renew");
 
     @RegisterExtension
-    static final RunningShop SHOP = RunningShop.with(Description.class);
+    static final RunningShop SHOP = RunningShop.withSource(Description.class);
 
     @Test
     void theServedFileDescribesTheEndpointsAsTheyAre() throws IOException {

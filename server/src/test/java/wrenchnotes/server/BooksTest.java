@@ -25,7 +25,7 @@ import wrenchnotes.server.ground.Soundness;
 class BooksTest {
 
     @RegisterExtension
-    static final RunningShop SHOP = RunningShop.with(SetClock.class);
+    static final RunningShop SHOP = RunningShop.with(new SetClock());
 
     private static Client client;
     private static SmallShop shop;

@@ -18,7 +18,7 @@ import wrenchnotes.server.teardown.Assembly;
 class FromTheBenchOverHttpTest {
 
     @RegisterExtension
-    static final RunningShop SHOP = RunningShop.with(SetClock.class);
+    static final RunningShop SHOP = RunningShop.with(new SetClock());
 
     private static Client client;
     private SmallShop shop;

@@ -19,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 class HoldsOverHttpTest {
 
     @RegisterExtension
-    static final RunningShop SHOP = RunningShop.with(SetClock.class);
+    static final RunningShop SHOP = RunningShop.with(new SetClock());
 
     private static Client client;
     private static Client bench;

@@ -224,7 +224,7 @@ class KeepingOverHttpTest {
     @Test
     void aClockSetBackIsSaidOnEveryScreen() throws Exception {
         FileSystemUtils.copyRecursively(Path.of("src/test/resources/golden/v8"), data);
-        try (RunningShop shop = RunningShop.on(data, SetClock.class)) {
+        try (RunningShop shop = RunningShop.on(data, new SetClock())) {
             Client client = lead(shop);
             lot(client, "in time");
             SetClock.HANDS.off(Duration.ofDays(-3));

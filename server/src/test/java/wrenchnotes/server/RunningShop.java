@@ -9,7 +9,9 @@ import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.util.FileSystemUtils;
 
 /** The real application on a port of its own, with a real database in a folder of its own. */
@@ -18,30 +20,35 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
     private static final String DEMO = "--wrenchnotes.demo=true";
 
     private final List<String> options = new ArrayList<>();
-    private final Class<?>[] sources;
+    private final List<Class<?>> sources = new ArrayList<>(List.of(WrenchNotes.class));
+    private final List<ApplicationContextInitializer<GenericApplicationContext>> brought = new ArrayList<>();
     private Path data;
     private ConfigurableApplicationContext application;
 
-    private RunningShop(Class<?>... sources) {
-        this.sources = sources;
-    }
+    private RunningShop() {}
 
     static RunningShop empty() {
-        return new RunningShop(WrenchNotes.class);
+        return new RunningShop();
     }
 
     public static RunningShop withDemo() {
-        RunningShop shop = new RunningShop(WrenchNotes.class);
+        RunningShop shop = new RunningShop();
         shop.options.add(DEMO);
         return shop;
     }
 
-    /** With parts that only a test brings along. */
-    public static RunningShop with(Class<?>... extra) {
-        Class<?>[] sources = new Class<?>[extra.length + 1];
-        sources[0] = WrenchNotes.class;
-        System.arraycopy(extra, 0, sources, 1, extra.length);
-        return new RunningShop(sources);
+    /** With what only a test brings along, put in before the beans are made: those worked out at the build serve. */
+    public static RunningShop with(ApplicationContextInitializer<GenericApplicationContext> brought) {
+        RunningShop shop = new RunningShop();
+        shop.brought.add(brought);
+        return shop;
+    }
+
+    /** With a source of beans that was not there when they were worked out: it starts slowly. */
+    static RunningShop withSource(Class<?> source) {
+        RunningShop shop = new RunningShop();
+        shop.sources.add(source);
+        return shop;
     }
 
     /** One that is open already, on a folder that is somebody else's; it lasts until it is closed. */
@@ -50,8 +57,13 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
     }
 
     /** As {@link #in}, with a part that only a test brings along. */
-    public static RunningShop on(Path data, Class<?> extra) {
-        return open(with(extra), data);
+    public static RunningShop on(Path data, ApplicationContextInitializer<GenericApplicationContext> brought) {
+        return open(with(brought), data);
+    }
+
+    /** Makes the demo shop in a folder, and closes it again. */
+    public static void demoIn(Path folder) throws IOException, InterruptedException {
+        DemoMade.into(folder, making -> open(empty(), making, DEMO.substring(2)).close());
     }
 
     private static RunningShop open(RunningShop shop, Path data, String... options) {
@@ -72,8 +84,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
     public void beforeAll(ExtensionContext context) throws IOException, InterruptedException {
         Path folder = Files.createTempDirectory("wrench-notes");
         if (options.contains(DEMO)) {
-            DemoMade.into(
-                    folder, making -> open(empty(), making, DEMO.substring(2)).close());
+            demoIn(folder);
         }
         open(folder);
     }
@@ -88,10 +99,11 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         if (options.stream().noneMatch(option -> option.contains("backups.nightly"))) {
             options.add("--wrenchnotes.backups.nightly=false");
         }
-        // What only a test brings along was not there when the beans were worked out.
-        System.setProperty("spring.aot.enabled", Boolean.toString(sources.length == 1));
-        application =
-                new SpringApplicationBuilder(sources).main(WrenchNotes.class).run(options.toArray(String[]::new));
+        System.setProperty("spring.aot.enabled", Boolean.toString(sources.size() == 1));
+        application = new SpringApplicationBuilder(sources.toArray(Class<?>[]::new))
+                .main(WrenchNotes.class)
+                .initializers(brought.toArray(ApplicationContextInitializer[]::new))
+                .run(options.toArray(String[]::new));
     }
 
     @Override

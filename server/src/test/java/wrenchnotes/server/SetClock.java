@@ -6,10 +6,11 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import org.springframework.beans.factory.config.BeanPostProcessor;
-import org.springframework.context.annotation.Bean;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.support.GenericApplicationContext;
 
 /** A clock in the place of the shop's own, which tests set: forward, back, or still. */
-public class SetClock {
+public class SetClock implements ApplicationContextInitializer<GenericApplicationContext> {
 
     /** Of all shops that listen to it: whoever sets it puts it right again. */
     static final Hands HANDS = new Hands();
@@ -46,13 +47,13 @@ public class SetClock {
         }
     }
 
-    @Bean
-    static BeanPostProcessor set() {
-        return new BeanPostProcessor() {
+    @Override
+    public void initialize(GenericApplicationContext shop) {
+        shop.getBeanFactory().addBeanPostProcessor(new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
                 return name.equals("clock") ? HANDS : bean;
             }
-        };
+        });
     }
 }

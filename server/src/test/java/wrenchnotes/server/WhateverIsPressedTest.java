@@ -25,7 +25,7 @@ import tools.jackson.databind.JsonNode;
 class WhateverIsPressedTest {
 
     @RegisterExtension
-    static final RunningShop SHOP = RunningShop.with(SetClock.class);
+    static final RunningShop SHOP = RunningShop.with(new SetClock());
 
     private static Client client;
     private static Client bench;

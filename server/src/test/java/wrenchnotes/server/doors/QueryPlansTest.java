@@ -3,7 +3,6 @@ package wrenchnotes.server.doors;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -39,10 +38,10 @@ class QueryPlansTest {
 
     /** Made, grown, closed and opened again: what the planner knows of it is what the application's own upkeep told it. */
     @BeforeAll
-    static void aShopOfSomeYears() throws SQLException {
-        RunningShop.in(data, "wrenchnotes.demo=true").close();
+    static void aShopOfSomeYears() throws Exception {
+        RunningShop.demoIn(data);
         growing = GrownShop.grow(data, JOBS).tables();
-        shop = RunningShop.on(data, Overhearing.class);
+        shop = RunningShop.on(data, new Overhearing());
     }
 
     @AfterAll

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.Consumer;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
@@ -27,8 +28,9 @@ import wrenchnotes.server.ground.Snapshot;
  */
 public final class Figures {
 
-    private static final Class<?>[] JUST_THE_SHOP = {WrenchNotes.class};
-    private static final Class<?>[] WITH_AN_EAR = {WrenchNotes.class, Overhearing.class};
+    private static final Consumer<SpringApplicationBuilder> JUST_THE_SHOP = builder -> {};
+    private static final Consumer<SpringApplicationBuilder> WITH_AN_EAR =
+            builder -> builder.initializers(new Overhearing());
     private static final List<String> SEARCHES = List.of(
             "choir",
             "keys dead",
@@ -108,14 +110,17 @@ public final class Figures {
         return to;
     }
 
-    private static ConfigurableApplicationContext start(Path data, Class<?>[] sources, String... options) {
+    private static ConfigurableApplicationContext start(
+            Path data, Consumer<SpringApplicationBuilder> with, String... options) {
         List<String> all = new ArrayList<>(List.of(options));
         all.add("--wrenchnotes.data=" + data);
         all.add("--server.port=0");
         all.add("--wrenchnotes.backups.nightly=false");
         all.add("--logging.level.root=error");
         all.add("--springdoc.api-docs.enabled=false");
-        return new SpringApplicationBuilder(sources).run(all.toArray(String[]::new));
+        SpringApplicationBuilder builder = new SpringApplicationBuilder(WrenchNotes.class);
+        with.accept(builder);
+        return builder.run(all.toArray(String[]::new));
     }
 
     private static Client signedIn(ConfigurableApplicationContext shop) {

@@ -14,13 +14,11 @@ import net.ttddyy.dsproxy.QueryInfo;
 import net.ttddyy.dsproxy.listener.QueryExecutionListener;
 import net.ttddyy.dsproxy.support.ProxyDataSourceBuilder;
 import org.springframework.beans.factory.config.BeanPostProcessor;
-import org.springframework.context.annotation.Bean;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.support.GenericApplicationContext;
 
-/**
- * Listens at the database while one request is answered, so that the very same SQL can be run bare. No component: it
- * lies below the application's package, and only who names it as a source wants it.
- */
-public class Overhearing {
+/** Listens at the database while one request is answered, so that the very same SQL can be run bare. */
+public class Overhearing implements ApplicationContextInitializer<GenericApplicationContext> {
 
     /** One statement as it was run: its text, and the calls that set its parameters. */
     public record Statement(String sql, List<Setter> setters) {
@@ -84,14 +82,11 @@ public class Overhearing {
         }
     }
 
-    @Bean
-    static Ear ear() {
-        return new Ear();
-    }
-
-    @Bean
-    static BeanPostProcessor listening(Ear ear) {
-        return new BeanPostProcessor() {
+    @Override
+    public void initialize(GenericApplicationContext shop) {
+        Ear ear = new Ear();
+        shop.getBeanFactory().registerSingleton("ear", ear);
+        shop.getBeanFactory().addBeanPostProcessor(new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
                 return name.equals("shop")
@@ -100,6 +95,6 @@ public class Overhearing {
                                 .build()
                         : bean;
             }
-        };
+        });
     }
 }

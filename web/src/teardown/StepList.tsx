@@ -91,6 +91,7 @@ function Mover({
       aria-label={label}
       disabled={off}
       px="8px"
+      minH="26px"
       fontSize="md"
       color="chalk"
       cursor="pointer"

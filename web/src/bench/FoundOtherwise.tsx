@@ -30,7 +30,13 @@ export function FoundOtherwise({
   const there = (thing: Schemas['ThingView']) => inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED');
   const things = step.things.filter((thing) => there(thing) > 0);
   const [found, setFound] = useState<Found[]>(
-    things.map((thing) => ({ thing: thing.id, toTray: there(thing), missing: 0, broken: 0 })),
+    things.map((thing) => ({
+      thing: thing.id,
+      toTray: thing.usedUp ? 0 : there(thing),
+      missing: 0,
+      broken: 0,
+      destroyed: thing.usedUp ? there(thing) : 0,
+    })),
   );
   const [basis, setBasis] = useState<Basis>('COUNTED');
   function say(id: string, of: number, part: Partial<Found>) {

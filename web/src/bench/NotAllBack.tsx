@@ -37,7 +37,8 @@ export function NotAllBack({
         thing: thing.id,
         // Plugs and loose pieces are said one by one.
         back: thing.kind === 'FASTENER' ? inAccount(thing, 'TRAY') : 0,
-        replaced: 0,
+        // What was used up by opening has another in its place, unless somebody says why not.
+        replaced: thing.usedUp ? inAccount(thing, 'DESTROYED') : 0,
         leftOut: 0,
         reason: '',
       })),
@@ -94,6 +95,7 @@ export function NotAllBack({
                 count={one.replaced}
                 picked={one.partId}
                 pick={(partId) => say({ partId })}
+                suggests={thing.usedUp}
               />
             )}
             {one.replaced > 0 && (

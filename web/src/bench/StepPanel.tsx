@@ -7,7 +7,7 @@ import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
 import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
-import { countWords, inAccount, OWED } from './heaps';
+import { comesOff, countWords, inAccount, OWED } from './heaps';
 import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
 import { OnLoan } from './OnLoan';
@@ -142,8 +142,7 @@ function Running(props: Props) {
   const [form, setForm] = useState<Form | undefined>(owed && !before ? 'otherwise' : undefined);
   const [sure, setSure] = useState<string[]>([]);
   const leave = () => setForm(undefined);
-  const there = (thing: Schemas['ThingView']) =>
-    way === 'IN' ? inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED') : inAccount(thing, 'TRAY');
+  const there = (thing: Schemas['ThingView']) => (way === 'IN' ? comesOff(thing) : inAccount(thing, 'TRAY'));
   const named =
     way === 'OUT' ? (step?.things.filter((one) => one.kind !== 'FASTENER' && there(one) > 0) ?? []) : [];
   const unsaid = named.filter((one) => !sure.includes(one.id));

@@ -11,6 +11,7 @@ type Step = Schemas['StepView'];
 /** What to do, large: the caution first, then the words, what must not be swapped, and where it is. */
 export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'OUT'; keepApart: string[] }) {
   const pictures = hasPictures(step);
+  const gone = step.things.filter((thing) => thing.usedUp && thing.kind === 'PIECE');
   return (
     <>
       <chakra.h1 fontSize="3xl" lineHeight={1.18}>
@@ -58,6 +59,12 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
           {step.how && (
             <Box fontSize="xl" lineHeight={1.35}>
               {step.how}
+            </Box>
+          )}
+          {way === 'IN' && gone.length > 0 && (
+            <Box fontSize="md" color="brassLight">
+              Used up by opening: {gone.map((thing) => thing.label).join(', ')}. Another goes in on the way
+              back.
             </Box>
           )}
           {way === 'IN' &&

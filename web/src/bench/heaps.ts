@@ -21,10 +21,13 @@ export function heaps(steps: Step[], coming?: Step, pressed?: Press): Heap[] {
     .map((step) => heap(step, (thing) => inAccount(thing, 'TRAY'), step.id === goingBack))
     .filter((one) => one.lying.length > 0);
   const comingOff = pressed?.act === 'in' && pressed.step === coming?.id;
-  const ghost = coming
-    ? heap(coming, (thing) => inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED'), !comingOff)
-    : undefined;
+  const ghost = coming ? heap(coming, comesOff, !comingOff) : undefined;
   return ghost && ghost.lying.length > 0 ? [...lying, ghost] : lying;
+}
+
+/** What the step lays on the mat: what it uses up lies nowhere. */
+export function comesOff(thing: Thing): number {
+  return thing.usedUp ? 0 : inAccount(thing, 'FITTED') + inAccount(thing, 'REPLACED');
 }
 
 function heap(step: Step, count: (thing: Thing) => number, ghost: boolean): Heap {

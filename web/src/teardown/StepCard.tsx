@@ -64,7 +64,7 @@ export function StepCard({
         ))}
         {step.pieces.map((piece) => (
           <Box key={piece.id} fontSize="sm">
-            loose: {piece.label}
+            {piece.usedUp ? 'used up by opening' : 'loose'}: {piece.label}
             {piece.hint && `, ${piece.hint}`}
           </Box>
         ))}

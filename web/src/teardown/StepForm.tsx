@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
@@ -156,7 +157,21 @@ export function StepForm({
               set({ pieces: step.pieces.map((one) => (one.id === piece.id ? { ...one, label, hint } : one)) })
             }
             remove={() => set({ pieces: step.pieces.filter((one) => one.id !== piece.id) })}
-          />
+          >
+            <Chip
+              on={piece.usedUp}
+              aria-label={`${piece.label} is used up by opening`}
+              onClick={() =>
+                set({
+                  pieces: step.pieces.map((one) =>
+                    one.id === piece.id ? { ...one, usedUp: !one.usedUp } : one,
+                  ),
+                })
+              }
+            >
+              used up by opening
+            </Chip>
+          </ThingRow>
         ))}
         <Box display="flex" gap="6px" flexWrap="wrap" mt="4px">
           <Act
@@ -196,7 +211,9 @@ export function StepForm({
             A plug
           </Act>
           <Act
-            onClick={() => set({ pieces: [...step.pieces, { id: newId(), label: '', hint: '', count: 1 }] })}
+            onClick={() =>
+              set({ pieces: [...step.pieces, { id: newId(), label: '', hint: '', count: 1, usedUp: false }] })
+            }
           >
             A loose piece
           </Act>
@@ -222,18 +239,21 @@ function ThingRow({
   words,
   change,
   remove,
+  children,
 }: {
   name: string;
   label: string;
   second: string;
   words: string;
+  children?: ReactNode;
   change: (label: string, words: string) => void;
   remove: () => void;
 }) {
   return (
-    <Box display="grid" gridTemplateColumns="1fr 1fr auto" gap="8px" alignItems="end" mb="6px">
+    <Box display="grid" gridTemplateColumns="1fr 1fr auto auto" gap="8px" alignItems="end" mb="6px">
       <Text label={name} compact value={label} onChange={(event) => change(event.target.value, words)} />
       <Text label={second} compact value={words} onChange={(event) => change(label, event.target.value)} />
+      {children ?? <span />}
       <Act look="quiet" aria-label={`Remove ${name} ${label}`} onClick={remove}>
         remove
       </Act>

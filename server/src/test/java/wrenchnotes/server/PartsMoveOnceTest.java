@@ -85,6 +85,44 @@ class PartsMoveOnceTest {
         assertThat(parts.learned()).isEqualTo(EACH);
     }
 
+    /** What opening uses up stands in the notes, is asked for on the way back, costs what it costs, and is offered the next time. */
+    @Test
+    void whatOpeningUsesUpIsAskedForOnTheWayBack() {
+        SmallShop shop = new SmallShop(parts.client);
+        List<Map<String, Object>> steps = shop.steps();
+        steps.get(1)
+                .put(
+                        "pieces",
+                        List.of(body(
+                                "id", "gasket", "label", "rubber gasket", "hint", "", "count", 1, "usedUp", true)));
+        parts.client.put("/api/revisions/" + shop.revision + "/teardown", 1, Map.of("steps", steps, "why", ""));
+        long job = shop.takenIn();
+        shop.in(job, "lid");
+        shop.in(job, "deck");
+        assertThat(parts.account(job, "gasket")).isEqualTo("DESTROYED");
+        assertThat(offered(job).get("usual").asBoolean()).isFalse();
+        shop.out(job, "deck");
+        assertThat(parts.bench(job).get("gate").get("reasons").toString())
+                .contains("rubber gasket, used up by the way in: replace from a drawer, or leave out and say why.");
+        Map<String, Object> another = body("thing", "gasket", "from", "DESTROYED", "to", "REPLACED", "count", 1);
+        another.putAll(Map.of("reason", "", "partId", parts.part));
+        assertThat(parts.client.bench(job, "moves", another).status()).isEqualTo(200);
+        assertThat(parts.cost(job)).isEqualTo(EACH);
+        assertThat(parts.bench(job).get("gate").get("reasons").toString())
+                .doesNotContain("gasket")
+                .contains("Lid off");
+        JsonNode first = offered(job);
+        assertThat(first.get("usual").asBoolean()).isTrue();
+        assertThat(first.get("part").get("id").asLong()).isEqualTo(parts.part);
+    }
+
+    private JsonNode offered(long job) {
+        return parts.client
+                .get("/api/jobs/" + job + "/bench/things/gasket/parts")
+                .body()
+                .get(0);
+    }
+
     /** Measured: two belts for one. */
     @Test
     void benchAndFindingTakeOneTogetherWhicheverComesFirst() {

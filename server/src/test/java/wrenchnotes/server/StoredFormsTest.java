@@ -106,18 +106,25 @@ class StoredFormsTest {
         assertThat(NotesForm.teardown("{\"form\":1," + OVERVIEW, "{\"form\":1,\"steps\":[" + others + "," + LID + "]}"))
                 .as("form 1")
                 .isEqualTo(notes);
+        assertThat(NotesForm.teardown(
+                        "{\"form\":2," + OVERVIEW_2, "{\"form\":2,\"steps\":[" + others + "," + LID + "]}"))
+                .as("form 2")
+                .isEqualTo(notes);
         assertThat(NotesForm.teardown("{}", "[]")).isEqualTo(Teardown.empty());
         assertThat(NotesForm.proposal(LID)).isEqualTo(STEP);
         assertThat(NotesForm.proposal("{\"form\":1,\"step\":" + LID + "}")).isEqualTo(STEP);
     }
 
     @Test
-    void notesAreWrittenAsFormTwoLetterByLetter() {
-        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":2,\"steps\":[" + LID + "]}");
-        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":2," + OVERVIEW_2);
-        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":2,\"step\":" + LID + "}");
+    void notesAreWrittenAsFormThreeLetterByLetter() {
+        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":3,\"steps\":[" + LID + "]}");
+        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":3," + OVERVIEW_2);
+        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":3,\"step\":" + LID + "}");
         Step trim = Step.of("trim", "Trim", Doing.of(Side.TOP, "", 1)).with(new Caution("Live pins.", 0, true, true));
         assertThat(NotesForm.proposal(NotesForm.proposal(trim))).isEqualTo(trim);
+        Step sealed = trim.with(new Things(null, null, List.of(new LoosePiece("seal", "seal", "", 1, true))));
+        assertThat(NotesForm.proposal(sealed)).contains("\"count\":1,\"usedUp\":true}");
+        assertThat(NotesForm.proposal(NotesForm.proposal(sealed))).isEqualTo(sealed);
         Overview plan = new Overview(
                 "",
                 null,
@@ -139,7 +146,7 @@ class StoredFormsTest {
                 .isInstanceOf(Stored.UnknownForm.class)
                 .hasMessageContaining("form 7")
                 .hasMessageContaining("newer");
-        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":3}")).isInstanceOf(Stored.UnknownForm.class);
+        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":4}")).isInstanceOf(Stored.UnknownForm.class);
     }
 
     /** What a form holds are texts, numbers and other forms: no name of the core can get into the database, or out of it. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Head;
+import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Checked;
@@ -39,11 +40,20 @@ public record TakenOff(String thing, int toTray, int missing, int broken, int de
         return new TakenOff(thing, there(ledger, thing), 0, 0);
     }
 
-    /** What is usual in a step: all comes off whole, but rivets in a step that cannot be undone are used up. */
+    /**
+     * What is usual in a step: all comes off whole, but rivets in a step that cannot be undone are used up, and so is what does not survive
+     * it.
+     */
     public static TakenOff usual(Ledger ledger, Step step, Thing thing, Basis basis) {
         int there = there(ledger, thing.id());
+        boolean gone = isUsedUp(step, thing);
+        return new TakenOff(thing.id(), gone ? 0 : there, 0, 0, gone ? there : 0, basis);
+    }
+
+    /** Whether a thing is used up by taking it off, unless it is said otherwise. */
+    public static boolean isUsedUp(Step step, Thing thing) {
         boolean cut = !step.reversible() && thing instanceof FastenerGroup group && group.head() == Head.RIVET;
-        return new TakenOff(thing.id(), cut ? 0 : there, 0, 0, cut ? there : 0, basis);
+        return cut || thing instanceof LoosePiece piece && piece.usedUp();
     }
 
     private static int there(Ledger ledger, String thing) {

@@ -159,7 +159,7 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
                     + (connector.latch().isEmpty() ? "" : ", latch: " + connector.latch());
         }
         LoosePiece piece = (LoosePiece) thing;
-        return (piece.count() + " loose " + piece.hint()).strip();
+        return (piece.count() + (piece.usedUp() ? " used up by opening " : " loose ") + piece.hint()).strip();
     }
 
     private static String titles(Set<String> ids, Teardown notes) {

@@ -15,12 +15,15 @@ import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.teardown.Connector;
+import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
+import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.unit.Refused;
 
@@ -187,6 +190,23 @@ class LedgerTest {
         List<Move> back = new PutBack("plate", 0, 4, 0, 0, "", "M3 × 8 screws and nuts").moves(off);
         assertThat(back).extracting(Move::reason).containsOnly("M3 × 8 screws and nuts");
         assertThat(posted(off, back).balances()).isTrue();
+    }
+
+    /** Paste, a gasket, a seal: the way back owes another, unless it is said that it came off whole. */
+    @Test
+    void whatDoesNotSurviveAStepIsUsedUpByIt() {
+        LoosePiece seal = new LoosePiece("seal", "seal", "", 1, true);
+        Step lift = Step.of("lift", "Lift", Doing.of(Side.TOP, "", 1)).with(new Things(null, null, List.of(seal)));
+        Ledger ledger = Ledger.allFitted(List.of(seal));
+        Ledger off =
+                posted(ledger, TakenOff.usual(ledger, lift, seal, Basis.COUNTED).moves(ledger));
+        assertThat(off.count("seal", Account.DESTROYED)).isEqualTo(1);
+        assertThat(off.balances()).isFalse();
+        assertThat(posted(off, new PutBack("seal", 0, 1, 0, 0, "", "").moves(off))
+                        .balances())
+                .isTrue();
+        Ledger whole = posted(ledger, TakenOff.all(ledger, "seal").moves(ledger));
+        assertThat(whole.count("seal", Account.TRAY)).isEqualTo(1);
     }
 
     @Provide

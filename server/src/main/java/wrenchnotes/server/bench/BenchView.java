@@ -289,7 +289,8 @@ public record BenchView(
                         .toList(),
                 state.run().inTheWayOfGoingBack(step, beside.checks()),
                 step.things().stream()
-                        .map(thing -> ThingView.of(thing, state.run().ledger()).in(beside.altered()))
+                        .map(thing ->
+                                ThingView.of(step, thing, state.run().ledger()).in(beside.altered()))
                         .toList(),
                 step.photos());
     }

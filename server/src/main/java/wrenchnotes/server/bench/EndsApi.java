@@ -22,6 +22,7 @@ import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
@@ -35,6 +36,7 @@ class EndsApi {
     private final EndsService service;
     private final Benches benches;
     private final DrawerStore drawers;
+    private final PartsOfJob parts;
     private final Presses press;
     private final OpenPlaces places;
     private final Snapshot snapshot;
@@ -43,12 +45,14 @@ class EndsApi {
             EndsService service,
             Benches benches,
             DrawerStore drawers,
+            PartsOfJob parts,
             Presses press,
             OpenPlaces places,
             Snapshot snapshot) {
         this.service = service;
         this.benches = benches;
         this.drawers = drawers;
+        this.parts = parts;
         this.press = press;
         this.places = places;
         this.snapshot = snapshot;
@@ -116,22 +120,30 @@ class EndsApi {
                         by, job, seen, said.component(), said.good().orElse(true)));
     }
 
-    /** @param fits whether its words and sizes speak for it */
-    public record FittingPart(DrawerStore.Part part, boolean fits) {}
+    /** @param usual whether it was the last to go in there in such a unit @param fits whether its words and sizes speak for it */
+    public record FittingPart(DrawerStore.Part part, boolean usual, boolean fits) {}
 
-    /** What the drawers have that may stand in for a thing: the likeliest first, the rest by drawer. */
+    /** What the drawers have that may stand in for a thing: what went in the last time, then the likeliest, the rest by drawer. */
     @GetMapping("/things/{thing}/parts")
     List<FittingPart> fitting(@PathVariable long job, @PathVariable String thing) {
         return snapshot.read(() -> {
-            Thing wanted = benches.state(job).run().ledger().thing(thing);
+            BenchState state = benches.state(job);
+            Thing wanted = state.run().ledger().thing(thing);
+            Optional<Long> last = parts.lastAt(state.job().revisionId(), thing);
             String words =
                     wanted instanceof FastenerGroup group ? group.label() + ", " + group.words() : wanted.label();
             return drawers.parts().stream()
                     .filter(part -> part.count() > 0)
-                    .sorted(Comparator.comparingInt(part -> -Fitting.score(words, part.name() + " " + part.what())))
-                    .map(part -> new FittingPart(part, Fitting.score(words, part.name() + " " + part.what()) >= 2))
+                    .map(part -> new FittingPart(
+                            part, last.filter(id -> id == part.id()).isPresent(), score(words, part) >= 2))
+                    .sorted(Comparator.comparing((FittingPart one) -> !one.usual())
+                            .thenComparing(one -> -score(words, one.part())))
                     .toList();
         });
+    }
+
+    private static int score(String words, DrawerStore.Part part) {
+        return Fitting.score(words, part.name() + " " + part.what());
     }
 
     /** What is known of a screw; what is left out is not known. */

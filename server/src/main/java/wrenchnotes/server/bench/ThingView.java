@@ -6,11 +6,13 @@ import java.util.Optional;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.AllowedMove;
 import wrenchnotes.core.bench.Ledger;
+import wrenchnotes.core.bench.TakenOff;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.LoosePiece;
+import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
 
 /**
@@ -20,6 +22,7 @@ import wrenchnotes.core.teardown.Thing;
  * @param accounts where its places are, by account; none that hold nothing
  * @param altered what is there in this unit instead of what the notes say
  * @param moves what can become by hand of what is off the unit
+ * @param usedUp whether its step uses it up: another goes in on the way back
  * @param group the fastener as the notes have it; empty for connectors and pieces
  */
 public record ThingView(
@@ -32,7 +35,8 @@ public record ThingView(
         List<Offered> moves,
         Optional<FastenerGroup> group,
         Optional<FastenerShape> shape,
-        Optional<String> altered) {
+        Optional<String> altered,
+        boolean usedUp) {
 
     public enum ThingKind {
         FASTENER,
@@ -50,6 +54,10 @@ public record ThingView(
         static Offered of(AllowedMove move) {
             return new Offered(move.from(), move.to(), move.most(), move.wantsReason(), move.words());
         }
+    }
+
+    static ThingView of(Step step, Thing thing, Ledger ledger) {
+        return of(thing, ledger).usedUp(TakenOff.isUsedUp(step, thing));
     }
 
     static ThingView of(Thing thing, Ledger ledger) {
@@ -80,7 +88,12 @@ public record ThingView(
                 ledger.allowed(thing.id()).stream().map(Offered::of).toList(),
                 group,
                 shape,
-                Optional.empty());
+                Optional.empty(),
+                false);
+    }
+
+    private ThingView usedUp(boolean gone) {
+        return new ThingView(id, kind, label, hint, count, accounts, moves, group, shape, altered, gone);
     }
 
     /** As it is in this unit. */
@@ -89,6 +102,6 @@ public record ThingView(
                 .filter(one -> one.thing().filter(id::equals).isPresent())
                 .map(JobEntry.Altered::now)
                 .reduce((first, last) -> last);
-        return new ThingView(id, kind, label, hint, count, accounts, moves, group, shape, now);
+        return new ThingView(id, kind, label, hint, count, accounts, moves, group, shape, now, usedUp);
     }
 }

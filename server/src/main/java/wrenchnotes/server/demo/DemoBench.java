@@ -9,7 +9,6 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Move;
 import wrenchnotes.core.bench.Press;
-import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.check.Check;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
@@ -19,9 +18,7 @@ import wrenchnotes.core.diagnosis.Change;
 import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Overview;
-import wrenchnotes.core.teardown.Step;
 import wrenchnotes.server.bench.BenchService;
 import wrenchnotes.server.bench.RunService;
 import wrenchnotes.server.check.CheckService;
@@ -228,20 +225,13 @@ class DemoBench {
             for (int n = steps.size() - 1; n >= 0; n--) {
                 turn.later(2);
                 safety.before(steps.get(n), way());
-                bench.stepOut(turn.by(turn.bencher), turn.job(), turn.seen(), steps.get(n), cut(steps.get(n)));
+                bench.stepOut(
+                        turn.by(turn.bencher),
+                        turn.job(),
+                        turn.seen(),
+                        steps.get(n),
+                        DemoPutBack.of(turn, steps.get(n)));
             }
-        }
-
-        /** Rivets that were cut stay out: the plate sits on the screws that are left. */
-        List<BenchService.Settled> cut(String step) {
-            Step written = turn.known.teardown().step(step);
-            return written.fasteners().stream()
-                    .filter(group -> !written.reversible() && group.head() == Head.RIVET)
-                    .map(group -> new BenchService.Settled(
-                            new PutBack(
-                                    group.id(), 0, 0, group.count(), 0, "plate sits on the screws that are left", ""),
-                            Optional.empty()))
-                    .toList();
         }
 
         /** Drops one fastener of the last step in: it is on the floor somewhere. */

@@ -28,6 +28,7 @@ final class DemoComputers {
                 .needs("keyboard")
                 .machine(7, "shield", 3, 6, SILVER)
                 .clips(2, "shield clips", 5, 8)
+                .usesUp("heat paste", "between video chip and shield")
                 .exposes("video chip");
         notes.step("drive", "Drive out", TOP, "PH1", 3)
                 .needs("shield")

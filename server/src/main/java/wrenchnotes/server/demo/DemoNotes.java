@@ -215,6 +215,12 @@ final class DemoNotes {
             return this;
         }
 
+        /** Does not survive the step. */
+        Line usesUp(String label, String hint) {
+            pieces.add(new LoosePiece(id + "-p" + pieces.size(), label, hint, 1, true));
+            return this;
+        }
+
         Line exposes(String... components) {
             exposes.addAll(List.of(components));
             return this;

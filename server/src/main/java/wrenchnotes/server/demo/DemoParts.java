@@ -18,6 +18,7 @@ final class DemoParts {
             new Part("3", "idler tyre 12 mm", "outside 12 mm, bore 8 mm", 260, 11),
             new Part("4", "grease, light, sachet", "synthetic, for plastic gears and rails", 45, 240),
             new Part("4", "lint-free wipes", "with alcohol, one wipe", 20, 600),
+            new Part("4", "heat paste, dab", "one dab, from a syringe", 60, 300),
             new Part("5", "inlet filter X2", "0.1 µF, 275 V~, class X2", 310, 7),
             new Part("7", "fan 40 mm", "40 × 10 mm, 12 V, two wires", 720, 7),
             new Part("9", "latch CD-5", "printed, left hand", 450, 6),

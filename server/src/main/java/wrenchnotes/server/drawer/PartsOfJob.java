@@ -156,6 +156,11 @@ public class PartsOfJob {
                 .toList();
     }
 
+    /** The drawer's part that went in last at a thing of a revision's notes, and stands. */
+    public Optional<Long> lastAt(long revision, String thing) {
+        return told.lastAt(revision, thing);
+    }
+
     private long cost(Fitted fitted, int more) {
         if (fitted.cameFrom() == CameFrom.DRAWER) {
             Stock lies = drawers.part(fitted.what().part().orElseThrow()).stock();

@@ -104,6 +104,19 @@ class ToldStore {
                 .update();
     }
 
+    /** The drawer's part that the ledger told of last at a thing of a revision's notes. */
+    Optional<Long> lastAt(long revision, String thing) {
+        return jdbc.sql("""
+                        SELECT part_id FROM job JOIN part_told ON part_told.job_id = job.id
+                        WHERE revision_id = :revision AND thing = :thing AND part_id IS NOT NULL AND back_at IS NULL
+                        ORDER BY part_told.id DESC LIMIT 1
+                        """)
+                .param("revision", revision)
+                .param("thing", thing)
+                .query(Long.class)
+                .optional();
+    }
+
     /** What a job holds of one part, in its unit and used up. */
     record HeldRow(DrawerStore.What what, String name, int count, long valueMinor) {}
 

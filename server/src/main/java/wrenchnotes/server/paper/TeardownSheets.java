@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
+import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.MatPlan;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Step;
@@ -135,7 +136,9 @@ public class TeardownSheets {
 
     private Off off(Thing thing) {
         if (!(thing instanceof FastenerGroup group)) {
-            return new Off(words.printable(thing.count() + " × " + thing.label()), "");
+            String what = thing.count() + " × " + thing.label();
+            boolean gone = thing instanceof LoosePiece piece && piece.usedUp();
+            return new Off(words.printable(gone ? what + ", " + words.say("usedup") : what), "");
         }
         double wide = MatPlan.width(group) + 1;
         double high = FastenerShape.of(group).headDiameterMm() + 1;

@@ -15,7 +15,7 @@ import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.Toll;
 
 /**
- * A step as it stands in the database (form 2; form 1 had neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
+ * A step as it stands in the database (form 3; form 2 had no {@code usedUp}, form 1 neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
  * has their ids. What is left out is empty; {@code reversible} left out is true. Never changed: docs/decisions/0013-the-store.md
  */
 public record StepForm(
@@ -49,10 +49,14 @@ public record StepForm(
         }
     }
 
-    public record PieceForm(String id, String label, String hint, int count) {
+    public record PieceForm(String id, String label, String hint, int count, Boolean usedUp) {
+
+        private static PieceForm of(LoosePiece piece) {
+            return new PieceForm(piece.id(), piece.label(), piece.hint(), piece.count(), piece.usedUp() ? true : null);
+        }
 
         private LoosePiece piece() {
-            return new LoosePiece(id, label, hint, count);
+            return new LoosePiece(id, label, hint, count, usedUp);
         }
     }
 
@@ -70,7 +74,7 @@ public record StepForm(
                 each(
                         step.off().connectors(),
                         one -> new ConnectorForm(one.id(), one.label(), one.mark(), one.keyed(), one.latch())),
-                each(step.off().pieces(), one -> new PieceForm(one.id(), one.label(), one.hint(), one.count())),
+                each(step.off().pieces(), PieceForm::of),
                 List.copyOf(step.exposes()),
                 step.insteadOf(),
                 step.partsMinor(),

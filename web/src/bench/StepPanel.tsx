@@ -7,6 +7,7 @@ import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
 import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
+import { Forks } from './Forks';
 import { comesOff, countWords, inAccount, OWED } from './heaps';
 import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
@@ -249,6 +250,7 @@ function Running(props: Props) {
           <EndsList bench={bench} press={press} busy={busy} />
         </>
       )}
+      {!form && way === 'IN' && step && <Forks job={bench.unit.jobId} after={bench.way.nextOut} />}
       {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}
       {!form && named.length > 0 && under.length + ends.length === 0 && (
         <ByName

@@ -3,13 +3,13 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { answers } from '../api/queries';
 import { Form, Sends } from '../form/Form';
 import { ChoiceIn, TextIn } from '../form/fields';
 import { useSending } from '../form/useSending';
 import { Chip } from '../parts/Buttons';
 import { Choice } from '../parts/Choice';
 import { TakePhoto } from '../parts/TakePhoto';
+import { experienceOf } from './experience';
 
 const KINDS = {
   inside: 'found inside',
@@ -81,11 +81,6 @@ function Altered({ job, done }: Part) {
     </Form>
   );
 }
-
-const experienceOf = (job: number) => ({
-  queryKey: answers.experience(job),
-  queryFn: () => answer(api.GET('/api/jobs/{job}/experience', { params: { path: { job } } })),
-});
 
 /** What others chose here stands before one chooses. */
 function Decided({ job, done }: Part) {

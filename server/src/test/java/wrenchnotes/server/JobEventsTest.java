@@ -65,6 +65,30 @@ class JobEventsTest {
                         cut.get("regretted").asInt()))
                 .containsExactly("cut them", 4, 0);
         assertThat(fork.get("choices").get(1).get("regretted").asInt()).isEqualTo(1);
+        assertThat(fork.get("after").toString()).isEqualTo("[\"\"]");
+    }
+
+    /** One stands at a fork with what is open then: whoever has that open and goes on stands there too. */
+    @Test
+    void aDecisionIsKeptWithTheStepThatWasOpenLast() {
+        long first = shop.takenIn();
+        shop.in(first, "lid");
+        shop.in(first, "deck");
+        shop.out(first, "deck");
+        say(first, "decisions", body("fork", "glued lead", "choice", "warm it", "considered", "", "why", ""));
+        long next = shop.takenIn();
+        assertThat(gluedLead(next).get("after").toString()).isEqualTo("[\"lid\"]");
+        assertThat(gluedLead(next).has("here")).isFalse();
+        say(next, "decisions", body("fork", "Glued lead", "choice", "cut it", "considered", "", "why", ""));
+        assertThat(gluedLead(next).get("here").asString()).isEqualTo("cut it");
+        assertThat(gluedLead(next).get("times").asInt()).isEqualTo(1);
+    }
+
+    private static JsonNode gluedLead(long job) {
+        return client.get("/api/jobs/" + job + "/experience").body().get("forks").values().stream()
+                .filter(one -> one.get("fork").asString().equals("glued lead"))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

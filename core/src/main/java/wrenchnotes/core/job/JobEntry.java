@@ -174,13 +174,19 @@ public sealed interface JobEntry {
      * @param choice "cut them"
      * @param considered what else could have been done; may be empty
      * @param why may be empty
+     * @param after id of the step that was open last: whoever has it open and goes on stands there too; empty if none was
      */
-    record ForkTaken(String fork, String choice, String considered, String why) implements JobEntry {
+    record ForkTaken(String fork, String choice, String considered, String why, Optional<String> after)
+            implements JobEntry {
         public ForkTaken {
             fork = Checked.text("fork", fork, 80);
             choice = Checked.text("choice", choice, 80);
             considered = Checked.optionalText("considered", considered, 200);
             why = Checked.optionalText("why", why, 200);
+        }
+
+        public ForkTaken at(Optional<String> step) {
+            return new ForkTaken(fork, choice, considered, why, step);
         }
 
         @Override

@@ -14,7 +14,7 @@ import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.diagnosis.FindingService;
 import wrenchnotes.server.drawer.PartsOfJob;
-import wrenchnotes.server.job.EntryService;
+import wrenchnotes.server.job.EventService;
 
 /** What a bench does beside what a unit came for: greases, wipes, finds things, decides. By the luck of the visit, nothing by chance. */
 @Component
@@ -25,9 +25,9 @@ class DemoBeside {
 
     private final FindingService findings;
     private final PartsOfJob parts;
-    private final EntryService entries;
+    private final EventService entries;
 
-    DemoBeside(FindingService findings, PartsOfJob parts, EntryService entries) {
+    DemoBeside(FindingService findings, PartsOfJob parts, EventService entries) {
         this.findings = findings;
         this.parts = parts;
         this.entries = entries;
@@ -101,7 +101,8 @@ class DemoBeside {
                             step.title().toLowerCase(java.util.Locale.ROOT),
                             turn.visit.luck() % 5 == 0 ? "drill the rivets out" : "cut the rivets",
                             "go in from below",
-                            turn.visit.luck() % 5 == 0 ? "the heads sit deep" : "no swarf in the works"));
+                            turn.visit.luck() % 5 == 0 ? "the heads sit deep" : "no swarf in the works",
+                            Optional.empty()));
         }
     }
 }

@@ -16,6 +16,7 @@ import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.server.bench.EndsService;
 import wrenchnotes.server.bench.RunService;
+import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.job.FactsStore;
 import wrenchnotes.server.job.HoldService;
@@ -34,6 +35,7 @@ class DemoLeaving {
     private final OutcomeService outcomes;
     private final EntryService entries;
     private final FactsStore facts;
+    private final ArrivalStore arrivals;
     private final JobStore jobs;
 
     DemoLeaving(
@@ -44,6 +46,7 @@ class DemoLeaving {
             OutcomeService outcomes,
             EntryService entries,
             FactsStore facts,
+            ArrivalStore arrivals,
             JobStore jobs) {
         this.ends = ends;
         this.runs = runs;
@@ -52,6 +55,7 @@ class DemoLeaving {
         this.outcomes = outcomes;
         this.entries = entries;
         this.facts = facts;
+        this.arrivals = arrivals;
         this.jobs = jobs;
     }
 
@@ -64,8 +68,8 @@ class DemoLeaving {
         outcomes.handOver(
                 turn.by("marit"),
                 turn.job(),
-                turn.told.arrival().belongings().stream()
-                        .map(name -> new GoesBack(name, true, ""))
+                arrivals.belongings(turn.job()).stream()
+                        .map(thing -> new GoesBack(thing.name(), true, ""))
                         .toList());
     }
 

@@ -39,7 +39,8 @@ record EntryForm(String kind, int number, String said) {
 
     private record FoundInside(int form, String what, String state, String photo) {}
 
-    private record ForkTaken(int form, String fork, String choice, String considered, String why) {}
+    /** @param after left out if no step was open; form 1 did not know it */
+    private record ForkTaken(int form, String fork, String choice, String considered, String why, String after) {}
 
     private record Observed(int form, String what, String expected, String found, boolean good, String condition) {}
 
@@ -84,7 +85,15 @@ record EntryForm(String kind, int number, String said) {
                     new FoundInside(1, is.what().name(), is.state(), is.photo().orElse(null)));
         }
         if (entry instanceof JobEntry.ForkTaken is) {
-            return form("DECIDED", new ForkTaken(1, is.fork(), is.choice(), is.considered(), is.why()));
+            return form(
+                    "DECIDED",
+                    new ForkTaken(
+                            2,
+                            is.fork(),
+                            is.choice(),
+                            is.considered(),
+                            is.why(),
+                            is.after().orElse(null)));
         }
         if (entry instanceof JobEntry.Observed is) {
             return form("OBSERVED", new Observed(1, is.what(), is.expected(), is.found(), is.good(), is.condition()));
@@ -145,9 +154,10 @@ record EntryForm(String kind, int number, String said) {
                 yield new JobEntry.FoundInside(
                         FoundThing.valueOf(is.what()), is.state(), Optional.ofNullable(is.photo()));
             }
-            case "DECIDED 1" -> {
+            case "DECIDED 1", "DECIDED 2" -> {
                 ForkTaken is = Stored.read(tree, ForkTaken.class);
-                yield new JobEntry.ForkTaken(is.fork(), is.choice(), is.considered(), is.why());
+                yield new JobEntry.ForkTaken(
+                        is.fork(), is.choice(), is.considered(), is.why(), Optional.ofNullable(is.after()));
             }
             case "OBSERVED 1" -> {
                 Observed is = Stored.read(tree, Observed.class);

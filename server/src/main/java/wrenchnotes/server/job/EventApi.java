@@ -78,7 +78,10 @@ class EventApi {
         pen.once(
                 said,
                 by -> service.say(
-                        by, job, new JobEntry.ForkTaken(said.fork(), said.choice(), said.considered(), said.why())));
+                        by,
+                        job,
+                        new JobEntry.ForkTaken(
+                                said.fork(), said.choice(), said.considered(), said.why(), Optional.empty())));
     }
 
     @PostMapping("/observations")

@@ -9,7 +9,7 @@ import wrenchnotes.core.unit.Refused;
 
 /** Writes down what happens on a job. Each method runs in the caller's transaction. */
 @Component
-class EventService {
+public class EventService {
 
     private final EntryService entries;
     private final ExperienceStore experience;
@@ -23,15 +23,15 @@ class EventService {
         this.jobs = jobs;
     }
 
-    /** What was found inside and is somebody's joins what goes back with the unit. */
-    void say(By who, long job, JobEntry entry) {
+    /** What was found inside and is somebody's joins what goes back with the unit; a decision is kept with where one stood. */
+    public void say(By who, long job, JobEntry entry) {
         By by = jobs.job(job).entered(who);
         if (entry instanceof JobEntry.FoundInside found && found.what().goesBack()) {
             if (!arrivals.cameToo(job, found.name())) {
                 throw new Invalid("state", "The same is on the list already: say how this one differs");
             }
         }
-        entries.say(by, job, entry);
+        entries.say(by, job, entry instanceof JobEntry.ForkTaken fork ? fork.at(experience.openLast(job)) : entry);
     }
 
     /** Something was heard after the unit had left. */

@@ -109,11 +109,11 @@ api.use(writes);
 
 type Outcome<T> = { data?: T; error?: unknown; response: Response };
 
-/** The answer, or the problem thrown: for queries and mutations. */
+/** The answer, or the problem thrown: for queries and mutations. What was merely done answers with nothing. */
 export async function answer<T>(asked: Promise<Outcome<T>>): Promise<T> {
   const { data, error, response } = await asked;
-  if (response.ok && data !== undefined) {
-    return data;
+  if (response.ok) {
+    return data as T;
   }
   const problem = (error ?? {}) as {
     detail?: string;

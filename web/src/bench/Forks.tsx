@@ -1,4 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { useJobWrite } from '../api/useJobWrite';
@@ -28,10 +28,10 @@ export function Forks({ job, after }: { job: number; after?: string }) {
     <Box display="grid" gap="6px" role="group" aria-label="What others chose here">
       {here.map((fork) => (
         <Box key={fork.fork} borderLeft="5px solid" borderColor="brassLight" pl="12px">
-          <chakra.span fontSize="md" color="brassLight">
-            To decide here: {fork.fork}
-          </chakra.span>
-          <Box display="flex" flexWrap="wrap" gap="8px" mt="4px">
+          <Box fontSize="sm" color="brassLight">
+            To decide: {fork.fork}
+          </Box>
+          <Box display="flex" flexWrap="wrap" gap="8px">
             {fork.here ? (
               <Box fontSize="md">Decided: {fork.here}</Box>
             ) : (
@@ -39,16 +39,16 @@ export function Forks({ job, after }: { job: number; after?: string }) {
                 <Act
                   key={choice.choice}
                   look="bench"
-                  minH="48px"
+                  minH="44px"
+                  title={choice.why || undefined}
                   disabled={decide.isPending}
                   onClick={() => decide.mutate({ fork, choice })}
                 >
-                  <Box textAlign="left">
+                  <Box textAlign="left" lineHeight={1.2}>
                     {choice.choice}
-                    <Box fontSize="sm" color="chalkDust">
+                    <Box fontSize="xs" color="chalkDust">
                       {choice.times} of {fork.times},{' '}
                       {choice.regretted > 0 ? `${choice.regretted} regretted` : 'none regretted'}
-                      {choice.why && `: ${choice.why}`}
                     </Box>
                   </Box>
                 </Act>

@@ -1,9 +1,11 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { Form, Sends } from '../form/Form';
 import { TextIn } from '../form/fields';
 import { useSending } from '../form/useSending';
+import { Act } from '../parts/Buttons';
 import { Counter } from './Counter';
 import { FromDrawer } from './FromDrawer';
 import { type Account, inAccount, OWED } from './heaps';
@@ -14,6 +16,11 @@ const OFF: Account[] = ['TRAY', ...OWED];
 
 function off(thing: Schemas['ThingView']): number {
   return OFF.reduce((sum, account) => sum + inAccount(thing, account), 0);
+}
+
+/** Whether somebody has still to say what fills its place. */
+function owed(thing: Schemas['ThingView']): boolean {
+  return OWED.some((account) => inAccount(thing, account) > 0);
 }
 
 /** On the way out: how many go back, are replaced from a drawer, or stay out with a reason. */
@@ -30,7 +37,10 @@ export function NotAllBack({
   leave: () => void;
   enter: (settled: Settled[]) => Promise<unknown>;
 }) {
-  const things = step.things.filter((thing) => off(thing) > 0);
+  // What is owed is asked first; screws simply go back beside it, unless somebody says otherwise.
+  const asked = step.things.filter(owed);
+  const things = [...asked, ...step.things.filter((thing) => off(thing) > 0 && !owed(thing))];
+  const [opened, setOpened] = useState<string[]>([]);
   const form = useSending({
     blank: {
       settled: things.map<Settled>((thing) => ({
@@ -52,6 +62,23 @@ export function NotAllBack({
       {things.map((thing, n) => {
         const one = form.value.settled[n] as Settled;
         const say = (part: Partial<Settled>) => form.put(`settled.${n}`, { ...one, ...part });
+        if (asked.length > 0 && thing.kind === 'FASTENER' && !owed(thing) && !opened.includes(thing.id)) {
+          return (
+            <Box key={thing.id} display="flex" alignItems="center" gap="10px" fontSize="md" px="12px">
+              <Box flex="1">
+                {thing.label}: {one.back} of {off(thing)} back in
+              </Box>
+              <Act
+                look="bench"
+                minH="44px"
+                aria-label={`${thing.label}: otherwise`}
+                onClick={() => setOpened([...opened, thing.id])}
+              >
+                otherwise
+              </Act>
+            </Box>
+          );
+        }
         const rest = off(thing) - one.back - one.replaced - one.leftOut - (one.forNow ?? 0);
         return (
           <Box key={thing.id} border="1px solid" borderColor="matEdge" borderRadius="sm" p="8px 12px">

@@ -150,6 +150,8 @@ function Running(props: Props) {
   const under = way === 'OUT' ? bench.way.lastReach : [];
   const ends = way === 'OUT' ? bench.way.endsUnder : [];
   const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
+  const gone =
+    step?.things.reduce((sum, thing) => sum + (thing.usedUp ? inAccount(thing, 'FITTED') : 0), 0) ?? 0;
   const plain = () => {
     if (step && way === 'IN') {
       press({ act: 'in', step: step.id, said: { found: [] } });
@@ -163,7 +165,9 @@ function Running(props: Props) {
   const draft = way === 'IN' && !step && bench.way.steps.every((one) => one.open || one.skipped);
   const words =
     way === 'IN'
-      ? `Off to tray (${countWords(moving)})`
+      ? gone > 0 && moving.every((one) => one.count === 0)
+        ? `Done (${gone} used up)`
+        : `Off to tray (${countWords(moving)})`
       : under.length > 0
         ? 'Something is still off under it'
         : ends.length > 0
@@ -202,7 +206,9 @@ function Running(props: Props) {
   return (
     <>
       {step && form !== 'check' && form !== 'screw' && form !== 'ends' && form !== 'turn' ? (
-        <StepWords step={step} way={way} keepApart={form ? [] : bench.way.keepApart} />
+        <StepWords step={step} way={way} keepApart={form ? [] : bench.way.keepApart}>
+          {!form && way === 'IN' && <Forks job={bench.unit.jobId} after={bench.way.nextOut} />}
+        </StepWords>
       ) : (
         !step && !form && <EndOfWay bench={bench} way={way} press={press} busy={busy} />
       )}
@@ -250,7 +256,6 @@ function Running(props: Props) {
           <EndsList bench={bench} press={press} busy={busy} />
         </>
       )}
-      {!form && way === 'IN' && step && <Forks job={bench.unit.jobId} after={bench.way.nextOut} />}
       {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}
       {!form && named.length > 0 && under.length + ends.length === 0 && (
         <ByName

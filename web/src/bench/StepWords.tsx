@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { figures } from '../api/shopWide';
@@ -9,9 +10,20 @@ import { Caution } from '../parts/States';
 type Step = Schemas['StepView'];
 
 /** What to do, large: the caution first, then the words, what must not be swapped, and where it is. */
-export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'OUT'; keepApart: string[] }) {
+export function StepWords({
+  step,
+  way,
+  keepApart,
+  children,
+}: {
+  step: Step;
+  way: 'IN' | 'OUT';
+  keepApart: string[];
+  /** what is decided before it is done */
+  children?: ReactNode;
+}) {
   const pictures = hasPictures(step);
-  const gone = step.things.filter((thing) => thing.usedUp && thing.kind === 'PIECE');
+  const gone = step.things.filter((thing) => thing.usedUp);
   return (
     <>
       <chakra.h1 fontSize="3xl" lineHeight={1.18}>
@@ -34,6 +46,7 @@ export function StepWords({ step, way, keepApart }: { step: Step; way: 'IN' | 'O
           {words}
         </Box>
       ))}
+      {children}
       <Box display="grid" gridTemplateColumns={pictures ? '1fr 178px' : '1fr'} gap="14px" alignItems="start">
         <Box display="grid" gap="10px">
           <Box fontSize="md" color="chalkDust">

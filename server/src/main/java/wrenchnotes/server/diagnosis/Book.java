@@ -138,7 +138,7 @@ public class Book {
         }
         if (!now.naming().equals(upTo.naming())) {
             Names names = store.names();
-            boolean same = past.names().keptBy(names);
+            boolean same = past.book().meansTheSame(past.names(), names);
             past = new Past(past.book(), same ? past.history() : new History(), names);
             learned = same ? learned : 0;
         }

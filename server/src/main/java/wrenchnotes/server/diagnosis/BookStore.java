@@ -83,6 +83,8 @@ public class BookStore {
             GROUP BY job_id
             """;
 
+    private static final String INSIDE = "SELECT job_id, revision_id FROM fitted WHERE %s";
+
     private static final String WORDS = "SELECT job_id, symptom_id, present FROM job_symptom WHERE %s";
 
     /** The last word on a job comes last. */
@@ -130,6 +132,10 @@ public class BookStore {
             said.computeIfAbsent(row.getLong(1), id -> new ArrayList<>(2))
                     .add(new ClosedJob.SaidWord(row.getLong(2), row.getBoolean(3)));
         });
+        Map<Long, List<Long>> inside = new HashMap<>();
+        of(INSIDE, moment).query(row -> {
+            inside.computeIfAbsent(row.getLong(1), id -> new ArrayList<>(1)).add(row.getLong(2));
+        });
         Map<Long, Outcome> outcomes = new HashMap<>();
         of(OUTCOMES, moment).query(row -> {
             outcomes.put(row.getLong(1), Outcome.valueOf(row.getString(2)));
@@ -147,6 +153,7 @@ public class BookStore {
                     row.getBoolean(8),
                     row.getLong(7),
                     parts.getOrDefault(id, 0L),
+                    inside.getOrDefault(id, List.of()),
                     found.getOrDefault(id, List.of()),
                     said.getOrDefault(id, List.of())));
         });

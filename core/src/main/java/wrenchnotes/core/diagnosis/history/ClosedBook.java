@@ -18,7 +18,7 @@ import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.outcome.Outcome;
 
 /**
- * All closed jobs in memory, a column an array: about 63 bytes a job, 19 a finding, 4 a word. Jobs are added as they are closed; what is
+ * All closed jobs in memory, a column an array: about 67 bytes a job, 19 a finding, 4 a word. Jobs are added as they are closed; what is
  * asked is counted from first to last, so that any filter is as quick as none. Learning, patterns, estimates, prices and comebacks read it.
  *
  * <p>Not safe for several threads: whoever holds it lets one add, or many read.
@@ -30,11 +30,6 @@ public final class ClosedBook {
     private static final Remedy[] REMEDIES = Remedy.values();
     private static final FindingKind[] KINDS = FindingKind.values();
     private static final Outcome[] OUTCOMES = Outcome.values();
-    /** So many sales of its kind a price is taken from, the latest. */
-    private static final int SALES = 200;
-    /** Sales of all kinds among which those are looked for. */
-    private static final int SALES_LOOKED_AT = 4_000;
-
     private final Columns.Longs id = new Columns.Longs();
     private final Columns.Longs checkedIn = new Columns.Longs();
     private final Columns.Longs handedOver = new Columns.Longs();
@@ -61,11 +56,17 @@ public final class ClosedBook {
     private final Columns.Bytes failed = new Columns.Bytes();
     private final Columns.Bytes kind = new Columns.Bytes();
     private final RemedyChanges changes = new RemedyChanges();
+    private final UnitsInside inside = new UnitsInside();
 
     /** Above 0 if it was there, below if it was asked for and was not. */
     private final Columns.Ints word = new Columns.Ints();
 
-    private final List<SoldUnit> sales = new ArrayList<>();
+    private final SoldUnits sales = new SoldUnits();
+
+    /** Whether what was learned of it stands: everything that its numbers meant they mean still. */
+    public boolean meansTheSame(Names before, Names now) {
+        return before.keptBy(now) && inside.sameComponents(before, now);
+    }
 
     /** How many jobs. */
     public int size() {
@@ -88,6 +89,7 @@ public final class ClosedBook {
                 + unit.bytes()
                 + ownership.bytes()
                 + outcome.bytes()
+                + inside.bytes()
                 + untested.bytes()
                 + places
                 + findings
@@ -107,6 +109,7 @@ public final class ClosedBook {
         ownership.add(job.ownership().ordinal());
         outcome.add(job.outcome().map(Outcome::ordinal).orElse(NONE));
         untested.add(job.untested() ? 1 : 0);
+        inside.add(job.inside());
         firstFound.add(fault.size());
         firstSaid.add(word.size());
         sameUnitBefore.add(lastOfUnit.get(unit.get(at)));
@@ -164,6 +167,7 @@ public final class ClosedBook {
                 absent,
                 went,
                 stayed,
+                inside.faults(at, faults, names),
                 untested.get(at) > 0 ? Optional.empty() : ended.flatMap(Outcome::mended),
                 benchMillis.get(at) > 0
                         ? Optional.of(new PastJob.Work(benchMillis.get(at) / 60_000.0, partsMinor.get(at)))
@@ -177,17 +181,7 @@ public final class ClosedBook {
 
     /** What units like one fetched: the latest sales of its kind, each unit's last, the latest first. */
     public List<LikeSale> sales(Where where, Names names) {
-        List<LikeSale> like = new ArrayList<>();
-        Set<Long> told = new HashSet<>();
-        int oldest = Math.max(0, sales.size() - SALES_LOOKED_AT);
-        for (int at = sales.size() - 1; at >= oldest && like.size() < SALES; at--) {
-            SoldUnit sale = sales.get(at);
-            Where sold = names.revisions().get(sale.revision());
-            if (sold.kind() == where.kind() && told.add(sale.job())) {
-                like.add(new LikeSale(where.nearness(sold), sale.worked(), sale.minor()));
-            }
-        }
-        return like;
+        return sales.like(where, names);
     }
 
     /** A fault that was found on a closed stay of a unit, and what was done about it. */

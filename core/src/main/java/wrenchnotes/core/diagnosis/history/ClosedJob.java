@@ -16,6 +16,7 @@ import wrenchnotes.core.outcome.Outcome;
  * @param untested whether it was said to be mended and nobody tried it: that teaches nothing of whether it was
  * @param benchMillis spent at the bench, pauses left out; 0 if nobody kept the time or nothing was done
  * @param partsMinor what its parts cost
+ * @param inside revisions of the sub-assemblies that were seen in it
  * @param found what was found and stands, in the order in which it was written down
  * @param said symptoms that were spoken of when it came in
  */
@@ -30,6 +31,7 @@ public record ClosedJob(
         boolean untested,
         long benchMillis,
         long partsMinor,
+        List<Long> inside,
         List<FoundFault> found,
         List<SaidWord> said) {
 
@@ -58,6 +60,7 @@ public record ClosedJob(
     public record SaidWord(long word, boolean present) {}
 
     public ClosedJob {
+        inside = List.copyOf(inside);
         found = List.copyOf(found);
         said = List.copyOf(said);
     }

@@ -71,6 +71,9 @@ public final class History {
     /** From the widest to the most specific. */
     private static final List<Level> NARROWING = List.of(Level.ALL, Level.KIND, Level.MODEL, Level.REVISION);
 
+    /** What was found in a sub-assembly counts there too; over all it is counted with the unit that it sits in. */
+    private static final List<Level> INSIDE = List.of(Level.KIND, Level.MODEL, Level.REVISION);
+
     /** How many jobs of a level were learned from. */
     public int jobs(Level level, Where where) {
         return counts(level, where).map(counts -> counts.jobs).orElse(0);
@@ -99,6 +102,10 @@ public final class History {
             leaked.put(symptom, leak / shown);
         }
         levels.forEach(counts -> counts.add(job, credits, leaked));
+        job.inside()
+                .forEach((where, faults) ->
+                        INSIDE.forEach(level -> scopes.computeIfAbsent(Scope.of(level, where), scope -> new Counts())
+                                .addInside(where, faults, credits)));
     }
 
     /**
@@ -254,10 +261,24 @@ public final class History {
                 }
             }
             byModel.merge(job.where().model(), 1, Integer::sum);
-            job.faults().forEach(fault -> faults.merge(fault, 1, Integer::sum));
-            credits.forEach((symptom, by) -> by.forEach((fault, credit) ->
-                    shown.computeIfAbsent(fault, name -> new LinkedHashMap<>()).merge(symptom, credit, Double::sum)));
+            found(job.faults(), credits);
             leaks.forEach((symptom, credit) -> leaked.merge(symptom, credit, Double::sum));
+        }
+
+        /** What unit it sat in, what that was worth and how it ended says nothing of the sub-assembly. */
+        void addInside(Where where, Set<FaultName> its, Map<String, Map<FaultName, Double>> credits) {
+            jobs++;
+            byModel.merge(where.model(), 1, Integer::sum);
+            found(its, credits);
+        }
+
+        private void found(Set<FaultName> its, Map<String, Map<FaultName, Double>> credits) {
+            its.forEach(fault -> faults.merge(fault, 1, Integer::sum));
+            credits.forEach((symptom, by) -> by.forEach((fault, credit) -> {
+                if (its.contains(fault)) {
+                    shown.computeIfAbsent(fault, name -> new LinkedHashMap<>()).merge(symptom, credit, Double::sum);
+                }
+            }));
         }
 
         int of(FaultName fault) {

@@ -14,6 +14,7 @@ import wrenchnotes.core.diagnosis.FaultName;
  * @param absent symptoms that were asked for and were not there
  * @param went by symptom, the faults whose remedy took it away; symptoms that nobody watched are not in it
  * @param stayed by symptom, the faults whose remedy left it there
+ * @param inside by sub-assembly that was seen in it, those of its faults that are that one's too; none without any
  * @param worked whether it left the shop working; empty if there was no fault to mend
  * @param work what it took; empty if nobody kept the time or nothing was done
  */
@@ -24,6 +25,7 @@ public record PastJob(
         Set<String> absent,
         Map<String, Set<FaultName>> went,
         Map<String, Set<FaultName>> stayed,
+        Map<Where, Set<FaultName>> inside,
         Optional<Boolean> worked,
         Optional<Work> work) {
 
@@ -35,7 +37,7 @@ public record PastJob(
             Set<String> absent,
             Optional<Boolean> worked,
             Optional<Work> work) {
-        this(where, faults, present, absent, Map.of(), Map.of(), worked, work);
+        this(where, faults, present, absent, Map.of(), Map.of(), Map.of(), worked, work);
     }
 
     /** The faults that may have shown a symptom: those whose remedy took it away, if any did, and none whose remedy left it. */
@@ -58,5 +60,6 @@ public record PastJob(
         absent = Set.copyOf(absent);
         went = Map.copyOf(went);
         stayed = Map.copyOf(stayed);
+        inside = Map.copyOf(inside);
     }
 }

@@ -49,6 +49,7 @@ class WhatTeachesTest {
                     false,
                     60_000,
                     500,
+                    List.of(),
                     List.of(found),
                     said.stream()
                             .map(word -> new ClosedJob.SaidWord(word, true))
@@ -104,5 +105,62 @@ class WhatTeachesTest {
         assertThat(FindingKind.likely(Remedy.CLEANED, false, true)).isEqualTo(FindingKind.FAULT);
         assertThat(FindingKind.likely(Remedy.LEFT_AS_IT_IS, false, false)).isEqualTo(FindingKind.SEEN);
         assertThat(FindingKind.likely(Remedy.OBJECT_REMOVED, false, false)).isEqualTo(FindingKind.FAULT);
+    }
+
+    /** A drive's fault was the computer's alone, and a drive brought by itself knew nothing of it. */
+    @Test
+    void whatWasFoundInADriveIsTheDrivesOwnWhereverItSits() {
+        Where drive = new Where(9, 9, Kind.DRIVE);
+        Names names = new Names(
+                Map.of(1L, HERE, 9L, drive),
+                NAMES.faults(),
+                NAMES.words(),
+                NAMES.spoken(),
+                Map.of(1L, Set.of("laser", "capacitors"), 9L, Set.of("laser", "sled")),
+                Map.of(),
+                Map.of());
+        ClosedBook book = new ClosedBook();
+        for (int n = 1; n <= 10; n++) {
+            book.add(new ClosedJob(
+                    n,
+                    n,
+                    1,
+                    Ownership.CUSTOMER,
+                    n,
+                    n + 1,
+                    Optional.of(Outcome.FIXED),
+                    false,
+                    60_000,
+                    500,
+                    n <= 8 ? List.of(9L) : List.of(),
+                    List.of(found(n <= 5 ? 1 : 2, FindingKind.FAULT)),
+                    List.of(new ClosedJob.SaidWord(7, true))));
+        }
+        History history = new History();
+        for (int at = 0; at < book.size(); at++) {
+            book.past(at, names).ifPresent(history::learn);
+        }
+        // Five of the eight in which the drive was seen had a fault of the drive; the capacitors are none of its.
+        assertThat(history.jobs(Where.Level.MODEL, drive)).isEqualTo(5);
+        Rates.Rated laser = history.rates(drive, Set.of(LASER), names.components(), names.spoken())
+                .byWords()
+                .get(LASER.words());
+        assertThat(laser.behind()).isEqualTo(new Rates.Behind(Where.Level.REVISION, 5, 5));
+        assertThat(laser.rate()).isGreaterThan(0.4);
+        assertThat(history.rates(drive, Set.of(), names.components(), names.spoken())
+                        .byWords())
+                .doesNotContainKey(CAPACITORS.words());
+        assertThat(history.jobs(Where.Level.MODEL, HERE)).isEqualTo(10);
+        assertThat(history.jobs(Where.Level.ALL, HERE)).as("each job once").isEqualTo(10);
+        Names more = new Names(
+                names.revisions(),
+                names.faults(),
+                names.words(),
+                names.spoken(),
+                Map.of(1L, Set.of("laser", "capacitors"), 9L, Set.of("laser", "sled", "capacitors")),
+                Map.of(),
+                Map.of());
+        assertThat(book.meansTheSame(names, names)).isTrue();
+        assertThat(book.meansTheSame(names, more)).isFalse();
     }
 }

@@ -1,0 +1,82 @@
+package wrenchnotes.core.diagnosis.history;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.odds.Diagnosis;
+import wrenchnotes.core.diagnosis.odds.Known;
+import wrenchnotes.core.unit.Kind;
+
+/**
+ * For jobs of which nobody said more than a build before findings had kinds could hear, the odds are what they were then: the closed book
+ * of that build's demo shop, and what that build foretold of each of its jobs, lie beside this test.
+ */
+class AsBeforeTest {
+
+    private final History history = new History();
+    private final Map<Long, Set<String>> components = new HashMap<>();
+    private List<String> words = List.of();
+    private int compared;
+
+    @Test
+    void theOldDemosJobsAreForetoldAsTheyWere() throws IOException {
+        for (String line : lines()) {
+            List<String> part = Arrays.asList(line.split("\t", -1));
+            switch (part.get(0)) {
+                case "components" -> components.put(Long.parseLong(part.get(1)), set(part.get(2)));
+                case "words" -> words = List.of(part.get(1).split(";"));
+                case "job" -> replay(part);
+                default -> assertThat(line).startsWith("#");
+            }
+        }
+        assertThat(compared).isGreaterThan(600);
+    }
+
+    private void replay(List<String> said) {
+        Where where = new Where(Long.parseLong(said.get(1)), Long.parseLong(said.get(2)), Kind.valueOf(said.get(3)));
+        Set<FaultName> faults =
+                set(said.get(4)).stream().map(AsBeforeTest::fault).collect(Collectors.toSet());
+        Rates rates = history.rates(where, Set.of(), components, words);
+        List<Diagnosis.Likely> now = Diagnosis.of(rates, Known.told(set(said.get(5)), set(said.get(6))))
+                .faults();
+        String[] before = said.get(8).split(";");
+        for (int at = 0; at < before.length; at++) {
+            assertThat(now.get(at).fault()).as(said.toString()).isEqualTo(fault(before[at]));
+            double probability = Double.parseDouble(before[at].substring(before[at].lastIndexOf('|') + 1));
+            assertThat(now.get(at).probability()).as(said.toString()).isEqualTo(probability, within(1e-12));
+            compared++;
+        }
+        Optional<Boolean> worked =
+                Optional.of(said.get(7)).filter(word -> !word.isEmpty()).map(Boolean::valueOf);
+        history.learn(new PastJob(where, faults, set(said.get(5)), set(said.get(6)), worked, Optional.empty()));
+    }
+
+    private static FaultName fault(String words) {
+        String[] part = words.split("\\|");
+        return new FaultName(part[0], part[1]);
+    }
+
+    private static Set<String> set(String all) {
+        return Stream.of(all.split(";")).filter(one -> !one.isEmpty()).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    private static List<String> lines() throws IOException {
+        try (InputStream in = AsBeforeTest.class.getResourceAsStream("before-kinds.tsv")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
+        }
+    }
+}

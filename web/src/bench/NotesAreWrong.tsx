@@ -92,7 +92,7 @@ function AsItIs({
     minutes === written.minutes &&
     written.fasteners.every((group) => counts.find((one) => one.id === group.id)?.count === group.count);
   return (
-    <Form of={form} name="What the notes should say" first={false} gap="10px">
+    <Form of={form} role="group" name="What the notes should say" first={false} gap="10px">
       <Box fontSize="lg">How it is on this one:</Box>
       <Box display="flex" flexWrap="wrap" gap="10px 20px">
         {written.fasteners.map((group) => (

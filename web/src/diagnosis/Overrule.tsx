@@ -56,6 +56,7 @@ export function Overrule({
   return (
     <Form
       of={form}
+      role="group"
       name={`Overrule ${faultWords(fault.fault)}`}
       first={false}
       border="2px solid"

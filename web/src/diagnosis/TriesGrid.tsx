@@ -85,6 +85,7 @@ export function TriesForm({ job, modelId, done }: { job: number; modelId: number
   return (
     <Form
       of={form}
+      role="group"
       name="Crossed tries"
       still
       first={false}

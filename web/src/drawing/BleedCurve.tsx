@@ -19,14 +19,7 @@ export function BleedCurve({ found, limit }: { found: Schemas['BleedFound']; lim
       <path d="M40 20V210H490" fill="none" stroke={colours.muted} />
       {limit < most && (
         <>
-          <rect
-            x={40}
-            y={y(limit)}
-            width={440}
-            height={210 - y(limit)}
-            fill={colours.matPale}
-            opacity={0.5}
-          />
+          <rect x={40} y={y(limit)} width={440} height={210 - y(limit)} fill={colours.tape} opacity={0.45} />
           <Lettering x={46} y={y(limit) - 4} fill={colours.muted} size={13}>
             {limit} V: measure from here on
           </Lettering>

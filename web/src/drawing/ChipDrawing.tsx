@@ -4,7 +4,15 @@ import { Lettering } from './Lettering';
 
 type Level = NonNullable<Schemas['PinRead']['state']>;
 
-const MARKS: Record<Level, string> = { HIGH: 'H', LOW: 'L', BETWEEN: '–', NOISY: '≈', UNKNOWN: '?' };
+const MARKS: Record<Level, string> = {
+  HIGH: 'H',
+  LOW: 'L',
+  BETWEEN: '–',
+  NOISY: '≈',
+  UNSURE: '?',
+  OUTSIDE: '!',
+  UNKNOWN: '?',
+};
 /** The usual signs of the gates (IEC 60617). */
 const SYMBOLS: Record<Schemas['LogicChip']['function'], string> = {
   NAND: '&',
@@ -36,7 +44,15 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
   };
   const level = (pin: number) => found.levels[`${pin}`] as Level | undefined;
   const fill = (one?: Level) =>
-    one === 'HIGH' ? colours.brassLight : one === 'LOW' ? colours.chalk : one ? '#C9B18A' : colours.card;
+    one === 'HIGH'
+      ? colours.brassLight
+      : one === 'LOW'
+        ? colours.chalk
+        : one === 'OUTSIDE'
+          ? colours.hazard
+          : one
+            ? colours.tape
+            : colours.card;
   return (
     <svg
       viewBox="0 0 310 400"

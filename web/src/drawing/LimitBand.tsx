@@ -35,17 +35,19 @@ export function LimitBand({
       viewBox="0 0 600 120"
       width="100%"
       role="img"
-      aria-label={`Mean ${short(found.mean, 5)}: ${found.verdict}`}
+      aria-label={`Mean ${short(found.mean, 5)}: ${found.verdict ?? 'not judged'}`}
     >
-      <rect y={40} width={600} height={40} fill={colours.badPale} />
-      <rect
-        x={x(min === undefined ? from : min - u)}
-        y={40}
-        width={x(max === undefined ? to : max + u) - x(min === undefined ? from : min - u)}
-        height={40}
-        fill={colours.differs}
-      />
-      {good[1] > good[0] && (
+      {found.verdict && <rect y={40} width={600} height={40} fill={colours.badPale} />}
+      {found.verdict && (
+        <rect
+          x={x(min === undefined ? from : min - u)}
+          y={40}
+          width={x(max === undefined ? to : max + u) - x(min === undefined ? from : min - u)}
+          height={40}
+          fill={colours.differs}
+        />
+      )}
+      {found.verdict && good[1] > good[0] && (
         <rect x={x(good[0])} y={40} width={x(good[1]) - x(good[0])} height={40} fill={colours.matPale} />
       )}
       {[min, max].map((limit, n) =>

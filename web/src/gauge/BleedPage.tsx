@@ -4,11 +4,23 @@ import { BleedCurve } from '../drawing/BleedCurve';
 import { short } from '../drawing/short';
 import { Caution } from '../parts/States';
 import { quantity } from '../typed/quantity';
-import { Figure, Gauge, problemOf, Reasons, useGauge } from './Frame';
+import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { useTyped } from './useTyped';
 
-const BLANK = { farads: '', ohms: '', volts: '', limit: '60', tolerance: '20' };
+const BLANK = {
+  farads: '',
+  ohms: '',
+  volts: '',
+  limit: '60',
+  tolerance: '20',
+  stands: '',
+  watts: '',
+  slower: '10',
+  meter: '',
+};
+
+const STANDS = { GOOD: 'stands it', BAD: 'does not stand it', CAN_NOT_SAY: 'not said' };
 
 export function BleedPage() {
   const [said, say, set] = useTyped('bleed', BLANK);
@@ -25,6 +37,10 @@ export function BleedPage() {
           volts,
           safeVolts: quantity(said.limit, 'V'),
           tolerancePercent: quantity(said.tolerance),
+          resistorVolts: quantity(said.stands, 'V'),
+          resistorWatts: quantity(said.watts, 'W'),
+          resistorTolerancePercent: quantity(said.slower),
+          meterVolts: quantity(said.meter, 'V'),
         }
       : undefined;
   const query = useGauge('bleed', asked, () =>
@@ -38,7 +54,9 @@ export function BleedPage() {
       asked={asked}
       typed={said}
       query={query}
-      example={() => say({ ...BLANK, farads: '220', ohms: '15k', volts: '320' })}
+      example={() =>
+        say({ ...BLANK, farads: '220', ohms: '15k', volts: '320', stands: '500', watts: '3', meter: '600' })
+      }
       clear={() => say(BLANK)}
       fields={
         <>
@@ -78,6 +96,33 @@ export function BleedPage() {
             set={set('tolerance')}
             problem={problemOf(query, 'tolerancePercent')}
           />
+          <Measure
+            label="resistor stands"
+            unit="V"
+            value={said.stands}
+            set={set('stands')}
+            problem={problemOf(query, 'resistorVolts')}
+          />
+          <Measure
+            label="resistor rated"
+            unit="W"
+            value={said.watts}
+            set={set('watts')}
+            problem={problemOf(query, 'resistorWatts')}
+          />
+          <Measure
+            label="resistor larger by up to, %"
+            value={said.slower}
+            set={set('slower')}
+            problem={problemOf(query, 'resistorTolerancePercent')}
+          />
+          <Measure
+            label="meter and probes stand"
+            unit="V"
+            value={said.meter}
+            set={set('meter')}
+            problem={problemOf(query, 'meterVolts')}
+          />
         </>
       }
     >
@@ -94,12 +139,23 @@ export function BleedPage() {
               <Figure name="measure after" value={`${short(found.secondsToMeasure)} s`} />
               <Figure name="stored" value={`${short(found.joules)} J`} />
               <Figure name="in the resistor at first" value={`${short(found.peakWatts)} W`} />
-              <Figure
-                name="resistor rated"
-                value={found.ratingWatts === undefined ? 'none' : `${found.ratingWatts} W`}
-              />
+              {found.ratingWatts !== undefined && (
+                <Figure name="wire-wound, rated" value={`${found.ratingWatts} W`} />
+              )}
             </Box>
           </Box>
+          <Box display="flex" gap="10px" flexWrap="wrap" my="8px">
+            <VerdictOf verdict={found.resistor} words={`resistor: ${STANDS[found.resistor]}`} />
+            <VerdictOf verdict={found.meter} words={`meter and probes: ${STANDS[found.meter]}`} />
+          </Box>
+          {found.proposed && (
+            <Box mb="8px">
+              <b>From the drawer:</b>{' '}
+              {found.proposed.series > 1 && `${found.proposed.series} in a row, each `}
+              {short(found.proposed.ohms)} Ω, {found.proposed.watts} W, wire-wound; measure after{' '}
+              {short(found.proposed.seconds)} s.
+            </Box>
+          )}
           <Reasons reasons={found.reasons} />
         </>
       )}

@@ -20,7 +20,17 @@ const KINDS: Record<Kind, string> = {
   SAFETY_X: 'safety X',
   SAFETY_Y: 'safety Y',
 };
-const GRADES: Partial<Record<Kind, string[]>> = { SAFETY_X: ['X1', 'X2'], SAFETY_Y: ['Y1', 'Y2'] };
+const GRADES: Partial<Record<Kind, string[]>> = {
+  SAFETY_X: ['X1', 'X2', 'X3'],
+  SAFETY_Y: ['Y1', 'Y2', 'Y3', 'Y4'],
+};
+type Sort = NonNullable<Schemas['Capacitor']['ratedFor']>;
+const SORTS: Record<Sort, string> = { AC: 'a.c.', DC: 'd.c.' };
+/** Of these only the print says which volts are meant. */
+const EITHER: Kind[] = ['FILM', 'CERAMIC'];
+type Series = NonNullable<Schemas['CapacitorAsked']['series']>;
+const SERIES: Record<Series, string> = { LOW_ESR: 'low series resistance', GENERAL: 'general purpose' };
+const SWITCHED = { yes: 'in a switched supply', no: 'not in one' };
 
 type Said = {
   farads: string;
@@ -31,9 +41,29 @@ type Said = {
   lead: string;
   kind: Kind;
   grade?: string;
+  sort?: Sort;
+  tolerance: string;
+  esr: string;
+  ripple: string;
 };
-const ONE: Said = { farads: '', volts: '', celsius: '', wide: '', high: '', lead: '', kind: 'ELECTROLYTIC' };
-const BLANK = { original: ONE, candidate: ONE };
+const ONE: Said = {
+  farads: '',
+  volts: '',
+  celsius: '',
+  wide: '',
+  high: '',
+  lead: '',
+  tolerance: '',
+  esr: '',
+  ripple: '',
+  kind: 'ELECTROLYTIC',
+};
+const BLANK = {
+  original: ONE,
+  candidate: ONE,
+  switched: undefined as keyof typeof SWITCHED | undefined,
+  series: undefined as Series | undefined,
+};
 
 function capacitor(said: Said) {
   const [microfarads, volts] = [quantity(said.farads, 'µF'), quantity(said.volts, 'V')];
@@ -42,20 +72,32 @@ function capacitor(said: Said) {
         microfarads,
         volts,
         kind: said.kind,
+        ratedFor: EITHER.includes(said.kind) ? said.sort : undefined,
         safetyClass: GRADES[said.kind]?.includes(said.grade ?? '') ? said.grade : undefined,
+        tolerancePercent: quantity(said.tolerance),
         celsius: quantity(said.celsius),
         diameterMm: quantity(said.wide, 'mm'),
         heightMm: quantity(said.high, 'mm'),
         leadMm: quantity(said.lead, 'mm'),
+        esrOhm: said.kind === 'ELECTROLYTIC' ? quantity(said.esr, 'Ω') : undefined,
+        rippleAmps: said.kind === 'ELECTROLYTIC' ? quantity(said.ripple, 'A') : undefined,
       }
     : undefined;
 }
 
 export function CapacitorPage() {
   const [said, say, set] = useTyped('capacitor', BLANK);
-  const { original, candidate } = said;
+  const { original, candidate, switched, series } = said;
   const [first, second] = [capacitor(original), capacitor(candidate)];
-  const asked = first ? { original: first, candidate: second } : undefined;
+  const lytic = original.kind === 'ELECTROLYTIC';
+  const asked = first
+    ? {
+        original: first,
+        candidate: second,
+        switched: lytic && switched ? switched === 'yes' : undefined,
+        series: lytic ? series : undefined,
+      }
+    : undefined;
   const query = useGauge('capacitor', asked, () =>
     answer(api.POST('/api/gauges/capacitor', { body: asked as Schemas['CapacitorAsked'] })),
   );
@@ -68,6 +110,7 @@ export function CapacitorPage() {
       query={query}
       example={() =>
         say({
+          ...BLANK,
           original: {
             ...ONE,
             farads: '100n',
@@ -102,6 +145,13 @@ export function CapacitorPage() {
           />
           <chakra.h2 mt="8px">The one at hand (empty: what would do)</chakra.h2>
           <Fields said={candidate} say={set('candidate')} at="candidate" />
+          {lytic && (
+            <>
+              <chakra.h2 mt="8px">For all that are exchanged</chakra.h2>
+              <OneOf label="Where it sits" words={SWITCHED} picked={switched} pick={set('switched')} />
+              <OneOf label="The new ones are" words={SERIES} picked={series} pick={set('series')} />
+            </>
+          )}
         </>
       }
     >
@@ -121,11 +171,22 @@ export function CapacitorPage() {
             <Box fontSize="xl" mb="6px">
               <VerdictOf
                 verdict={found.verdict}
-                words={{ GOOD: 'it fits', BAD: 'it does not', CAN_NOT_SAY: 'look' }[found.verdict]}
+                words={
+                  {
+                    GOOD: found.unchecked.length > 0 ? 'it fits, as far as it was said' : 'it fits',
+                    BAD: 'it does not',
+                    CAN_NOT_SAY: 'cannot say: see below',
+                  }[found.verdict]
+                }
               />
             </Box>
           )}
           <Reasons reasons={found.reasons} />
+          {found.unchecked.length > 0 && (
+            <Box fontSize="sm" color="muted" mt="4px">
+              Not looked at, since it was not said: {found.unchecked.join(', ')}.
+            </Box>
+          )}
           <Box my="10px">
             <b>What would do:</b> {short(found.microfarads.min ?? 0)} to {short(found.microfarads.max ?? 0)}{' '}
             µF
@@ -170,6 +231,11 @@ function Fields({
           pick={(grade) => say({ ...said, grade })}
         />
       )}
+      {GRADES[said.kind] && said.grade === undefined && (
+        <Box fontSize="xs" color="muted">
+          None picked: none is printed, and so none is known.
+        </Box>
+      )}
       {problem && (
         <Box color="hazard" role="alert">
           {problem}
@@ -183,7 +249,27 @@ function Fields({
         metered={{ fn: 'FARADS', at: `capacitor/${at}` }}
       />
       <Measure label="stands" unit="V" value={said.volts} set={put('volts')} />
+      {EITHER.includes(said.kind) && (
+        <OneOf label="Which volts" words={SORTS} picked={said.sort} pick={(sort) => say({ ...said, sort })} />
+      )}
       <Measure label="up to °C" value={said.celsius} set={put('celsius')} />
+      <Measure label="tolerance ± %" value={said.tolerance} set={put('tolerance')} />
+      {said.kind === 'ELECTROLYTIC' && (
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px" mt="4px">
+          <Text
+            label="series resistance, Ω"
+            compact
+            value={said.esr}
+            onChange={(e) => put('esr')(e.target.value)}
+          />
+          <Text
+            label="ripple, A"
+            compact
+            value={said.ripple}
+            onChange={(e) => put('ripple')(e.target.value)}
+          />
+        </Box>
+      )}
       <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="6px" mt="4px">
         <Text label="wide, mm" compact value={said.wide} onChange={(e) => put('wide')(e.target.value)} />
         <Text label="high, mm" compact value={said.high} onChange={(e) => put('high')(e.target.value)} />

@@ -141,8 +141,24 @@ const VERDICTS: Record<Judged, [string, string]> = {
   CAN_NOT_SAY: ['cannot say', 'amberInk'],
 };
 
+/** What is not known has a look of its own, never that of good: an open outline, and its word. */
 export function VerdictOf({ verdict, words }: { verdict: Judged; words?: string }) {
   const [said, colour] = VERDICTS[verdict];
+  if (verdict === 'CAN_NOT_SAY') {
+    return (
+      <chakra.span
+        border="2px dashed"
+        borderColor={colour}
+        color="ink"
+        fontWeight={700}
+        borderRadius="sm"
+        px="6px"
+        py="1px"
+      >
+        {words ?? said}
+      </chakra.span>
+    );
+  }
   return (
     <chakra.span bg={colour} color="onMat" fontWeight={700} borderRadius="sm" px="8px" py="2px">
       {words ?? said}

@@ -28,7 +28,12 @@ const EXAMPLE = {
   bore: '2.0',
   shaft: '2.05',
 };
-const FITS = { INTERFERENCE: 'press fit', TRANSITION: 'hardly any grip', CLEARANCE: 'loose' };
+const FITS = {
+  TOO_TIGHT: 'too tight: it splits',
+  INTERFERENCE: 'press fit',
+  TRANSITION: 'hardly any grip',
+  CLEARANCE: 'loose',
+};
 
 export function GearPage() {
   const [said, say, set] = useTyped('gear', BLANK);
@@ -99,7 +104,12 @@ export function GearPage() {
           <GearPair asked={asked as Schemas['GearAsked']} found={found} />
           <Box>
             <Figure name="module" value={`${short(found.module)} → ${found.preferredModule}`} />
-            <Figure name="diametral pitch" value={short(found.diametralPitch)} />
+            <Figure
+              name="diametral pitch"
+              value={`${short(found.diametralPitch)}${
+                found.preferredPitch === undefined ? '' : ` → ${found.preferredPitch}`
+              }`}
+            />
             {found.expectedCentresMm !== undefined && (
               <Figure name="shafts should be" value={`${short(found.expectedCentresMm, 4)} mm apart`} />
             )}

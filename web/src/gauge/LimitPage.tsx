@@ -35,8 +35,13 @@ export function LimitPage() {
   const readings = said.readings.map((one) => quantity(one, base)).filter((one) => one !== undefined);
   const [min, max] = [quantity(said.min, base), quantity(said.max, base)];
   const asked =
-    readings.length > 0 && (min !== undefined || max !== undefined)
-      ? { readings, limit: { min, max }, uncertainty: quantity(said.u, base), unit: base }
+    readings.length > 0
+      ? {
+          readings,
+          limit: min !== undefined || max !== undefined ? { min, max } : undefined,
+          uncertainty: quantity(said.u, base),
+          unit: base,
+        }
       : undefined;
   const query = useGauge('limit', asked, () =>
     answer(api.POST('/api/gauges/limit', { body: asked as Schemas['LimitAsked'] })),
@@ -113,11 +118,11 @@ export function LimitPage() {
             readings={asked?.readings ?? []}
             min={min}
             max={max}
-            u={asked?.uncertainty ?? 0}
+            u={found.meanUncertainty ?? 0}
             unit={base}
           />
           <Box display="flex" gap="30px" mt="10px" alignItems="flex-start">
-            <VerdictOf verdict={found.verdict} />
+            {found.verdict && <VerdictOf verdict={found.verdict} />}
             <Figure name="mean" value={`${short(found.mean, 5)} ${base}`} />
             <Figure name="spread" value={`${short(found.spread)} ${base}`} />
             {found.deviation !== undefined && (

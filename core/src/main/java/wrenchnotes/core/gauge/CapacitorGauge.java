@@ -1,7 +1,6 @@
 package wrenchnotes.core.gauge;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -11,9 +10,10 @@ import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Spoken;
 
 /**
- * Whether one capacitor may stand in for another: the same capacitance within what the circuit bears, voltage and temperature equal or
- * higher, a body that fits, and across the mains the same safety class or better: Y replaces X of the same or lower voltage, never the
- * other way (common practice; classes published: IEC 60384-14, preferred values IEC 60063; from memory).
+ * Whether one capacitor may stand in for another: the same capacitance within what the circuit bears, voltage of the same sort and
+ * temperature equal or higher, a body that fits, in a switched supply the series resistance and ripple current, and across the mains the
+ * safety class ({@link SafetyClass}). It fits only if all that could speak against it was said; what is not known is named, and so is
+ * what was not looked at. Classes published: IEC 60384-14, preferred values: IEC 60063; from memory. The rest is common practice.
  */
 public final class CapacitorGauge {
 
@@ -21,9 +21,6 @@ public final class CapacitorGauge {
     private static final double[] ELECTROLYTIC = {1.0, 1.5};
 
     private static final double[] OTHERS = {0.9, 1.1};
-    private static final double[] E6 = {1.0, 1.5, 2.2, 3.3, 4.7, 6.8};
-    private static final double BODY_MM = 0.5;
-    private static final double LEAD_MM = 0.5;
 
     public enum CapacitorKind implements Spoken {
         ELECTROLYTIC,
@@ -36,57 +33,134 @@ public final class CapacitorGauge {
         boolean safety() {
             return this == SAFETY_X || this == SAFETY_Y;
         }
+
+        boolean polar() {
+            return this == ELECTROLYTIC || this == TANTALUM;
+        }
+    }
+
+    /** Which sort of voltage a rating is of. */
+    public enum RatedFor implements Spoken {
+        AC,
+        DC;
+
+        @Override
+        public String words() {
+            return this == AC ? "a.c." : "d.c.";
+        }
+    }
+
+    /** Which series of electrolytics the new ones are of: one answer for all positions of a list. */
+    public enum CapacitorSeries implements Spoken {
+        LOW_ESR,
+        GENERAL;
+
+        @Override
+        public String words() {
+            return this == LOW_ESR ? "low series resistance" : "general purpose";
+        }
     }
 
     /**
-     * @param safetyClass "X1", "X2", "Y1", "Y2"; needed for the two safety kinds
-     * @param celsius highest temperature @param leadMm distance of the leads
+     * @param volts rated @param ratedFor a.c. or d.c.; safety classes are always a.c., polar kinds always d.c.; empty if it is not known
+     * @param safetyClass "X1", "X2", "Y1", "Y2", as it is printed; empty if none is
+     * @param tolerancePercent as it is printed @param celsius highest temperature @param leadMm distance of the leads
+     * @param esrOhm equivalent series resistance @param rippleAmps ripple current that it bears
      */
     public record Capacitor(
             double microfarads,
             double volts,
+            Optional<RatedFor> ratedFor,
             CapacitorKind kind,
             Optional<String> safetyClass,
+            Optional<Double> tolerancePercent,
             Optional<Double> celsius,
             Optional<Double> diameterMm,
             Optional<Double> heightMm,
-            Optional<Double> leadMm) {
+            Optional<Double> leadMm,
+            Optional<Double> esrOhm,
+            Optional<Double> rippleAmps) {
         public Capacitor {
             Checked.within("microfarads", microfarads, 1e-7, 1e6);
             Checked.within("volts", volts, 0.5, 50_000);
             Checked.present("kind", kind);
+            tolerancePercent.ifPresent(value -> Checked.within("tolerancePercent", value, 0.1, 100));
             celsius.ifPresent(value -> Checked.within("celsius", value, 40, 250));
             diameterMm.ifPresent(value -> Checked.within("diameterMm", value, 0.5, 200));
             heightMm.ifPresent(value -> Checked.within("heightMm", value, 0.5, 300));
             leadMm.ifPresent(value -> Checked.within("leadMm", value, 0.5, 200));
-            if (safetyClass.isPresent() && !safetyClass.get().matches("[XYxy][1-4]")) {
-                throw new Invalid("safetyClass", "safetyClass is " + safetyClass.get() + "; such as X2 or Y2");
-            }
-            if (kind == CapacitorKind.SAFETY_X
-                            && safetyClass
-                                    .filter(one -> one.toUpperCase(Locale.ROOT).startsWith("Y"))
-                                    .isPresent()
-                    || kind == CapacitorKind.SAFETY_Y
-                            && safetyClass
-                                    .filter(one -> one.toUpperCase(Locale.ROOT).startsWith("X"))
-                                    .isPresent()) {
-                throw new Invalid("safetyClass", "The class and the kind disagree: keep one");
-            }
+            esrOhm.ifPresent(value -> Checked.within("esrOhm", value, 1e-4, 1e4));
+            rippleAmps.ifPresent(value -> Checked.within("rippleAmps", value, 1e-4, 1e3));
+            mustAgree(kind, safetyClass, ratedFor);
+            ratedFor = kind.safety() ? Optional.of(RatedFor.AC) : kind.polar() ? Optional.of(RatedFor.DC) : ratedFor;
         }
 
-        /** 1 is the best of a letter; 2 if nobody said. */
-        private int grade() {
-            return safetyClass.map(one -> one.charAt(1) - '0').orElse(2);
+        /** With no more than what is printed on most. */
+        public static Capacitor of(double microfarads, double volts, CapacitorKind kind, Optional<String> safetyClass) {
+            Optional<Double> unsaid = Optional.empty();
+            return new Capacitor(
+                    microfarads,
+                    volts,
+                    Optional.empty(),
+                    kind,
+                    safetyClass,
+                    unsaid,
+                    unsaid,
+                    unsaid,
+                    unsaid,
+                    unsaid,
+                    unsaid,
+                    unsaid);
+        }
+
+        private static void mustAgree(CapacitorKind kind, Optional<String> printed, Optional<RatedFor> ratedFor) {
+            if (printed.isPresent() && !printed.get().matches("[Xx][1-3]|[Yy][1-4]")) {
+                throw new Invalid("safetyClass", "safetyClass is " + printed.get() + "; X1 to X3 or Y1 to Y4");
+            }
+            String letter = printed.map(one -> one.substring(0, 1).toUpperCase(Locale.ROOT))
+                    .orElse("");
+            if (kind == CapacitorKind.SAFETY_X && letter.equals("Y")
+                    || kind == CapacitorKind.SAFETY_Y && letter.equals("X")) {
+                throw new Invalid("safetyClass", "The class and the kind disagree: keep one");
+            }
+            if (kind.safety() && ratedFor.filter(RatedFor.DC::equals).isPresent()) {
+                throw new Invalid(
+                        "ratedFor", "The volts of a safety class are a.c.: give those that are printed with it");
+            }
+            if (kind.polar() && ratedFor.filter(RatedFor.AC::equals).isPresent()) {
+                throw new Invalid("ratedFor", "A polar capacitor bears no a.c.: say d.c., or another kind");
+            }
         }
     }
 
-    public record CapacitorAsked(Capacitor original, Optional<Capacitor> candidate) {
+    /**
+     * @param switched whether it sits in a switched supply; empty if nobody said
+     * @param series of the candidate, if it is an electrolytic
+     */
+    public record CapacitorAsked(
+            Capacitor original,
+            Optional<Capacitor> candidate,
+            Optional<Boolean> switched,
+            Optional<CapacitorSeries> series) {
         public CapacitorAsked {
             Checked.present("original", original);
         }
+
+        public CapacitorAsked(Capacitor original, Optional<Capacitor> candidate) {
+            this(original, candidate, Optional.empty(), Optional.empty());
+        }
+
+        /** The same question of another candidate. */
+        public CapacitorAsked of(Capacitor other) {
+            return new CapacitorAsked(original, Optional.of(other), switched, series);
+        }
     }
 
-    /** @param verdict GOOD fits, BAD does not, CAN_NOT_SAY needs a person @param preferred values that are sold, within the range */
+    /**
+     * @param verdict GOOD fits, BAD does not, CAN_NOT_SAY needs what is missing, or a person
+     * @param preferred values that are sold, within the range
+     * @param unchecked what nobody said, and so was not looked at: "temperature"; empty without a candidate
+     */
     public record CapacitorFound(
             Optional<Judgement> verdict,
             Limits microfarads,
@@ -94,21 +168,19 @@ public final class CapacitorGauge {
             Optional<Double> leastCelsius,
             List<Double> preferred,
             List<String> reasons,
+            List<String> unchecked,
             List<String> cautions) {}
 
     private CapacitorGauge() {}
 
     public static CapacitorFound of(CapacitorAsked asked) {
         Capacitor original = asked.original();
-        double[] range = original.kind() == CapacitorKind.ELECTROLYTIC ? ELECTROLYTIC : OTHERS;
-        Limits farads = new Limits(
-                Optional.of(original.microfarads() * range[0] * (1 - 1e-9)),
-                Optional.of(original.microfarads() * range[1] * (1 + 1e-9)));
-        List<String> reasons = new ArrayList<>();
-        Optional<Judgement> verdict = asked.candidate().map(candidate -> judged(original, candidate, farads, reasons));
+        Limits farads = range(original);
+        StandingIn standing = new StandingIn(asked, farads);
+        Optional<Judgement> verdict = asked.candidate().map(standing::judged);
         List<String> cautions = new ArrayList<>();
         cautions.add("Bleed it and measure before you touch it.");
-        if (original.kind() == CapacitorKind.ELECTROLYTIC || original.kind() == CapacitorKind.TANTALUM) {
+        if (original.kind().polar()) {
             cautions.add("Check the polarity, and check it again: fitted the wrong way round it bursts.");
         }
         if (original.kind().safety()) {
@@ -121,118 +193,38 @@ public final class CapacitorGauge {
                 original.volts(),
                 original.celsius(),
                 preferred(farads),
-                List.copyOf(reasons),
+                standing.reasons(),
+                standing.unchecked(),
                 cautions);
     }
 
+    /** The old part's tolerance decides, if it is known; and what is not sold any more has its nearest that is. */
+    private static Limits range(Capacitor original) {
+        boolean lytic = original.kind() == CapacitorKind.ELECTROLYTIC;
+        double[] usual = lytic ? ELECTROLYTIC : OTHERS;
+        double down =
+                original.tolerancePercent().map(percent -> 1 - percent / 100).orElse(usual[0]);
+        double up =
+                original.tolerancePercent().map(percent -> 1 + percent / 100).orElse(usual[1]);
+        double min = original.microfarads() * Math.max(0, down);
+        double max = original.microfarads() * (lytic ? Math.max(up, usual[1]) : up);
+        if (!PreferredValues.has(original.microfarads())) {
+            double nearest = (lytic ? PreferredValues.E6 : PreferredValues.E12).nearest(original.microfarads());
+            min = Math.min(min, nearest);
+            max = Math.max(max, nearest);
+        }
+        return new Limits(Optional.of(min * (1 - 1e-9)), Optional.of(max * (1 + 1e-9)));
+    }
+
+    /** Of the coarsest series that has any. */
     private static List<Double> preferred(Limits farads) {
-        List<Double> values = new ArrayList<>();
-        for (int decade = -7; decade <= 6; decade++) {
-            for (double one : E6) {
-                double value = one * Math.pow(10, decade);
-                if (value >= farads.min().orElseThrow() && value <= farads.max().orElseThrow()) {
-                    values.add(Double.parseDouble(LimitGauge.number(value)));
-                }
+        for (PreferredValues series : PreferredValues.values()) {
+            List<Double> values = series.within(
+                    Math.max(1e-9, farads.min().orElseThrow()), farads.max().orElseThrow());
+            if (!values.isEmpty()) {
+                return values;
             }
         }
-        return values;
-    }
-
-    private static Judgement judged(Capacitor original, Capacitor candidate, Limits farads, List<String> reasons) {
-        Judgement[] verdicts = {
-            kind(original, candidate, reasons),
-            say(
-                    candidate.microfarads() >= farads.min().orElseThrow()
-                            && candidate.microfarads() <= farads.max().orElseThrow(),
-                    LimitGauge.number(candidate.microfarads()) + " µF for " + LimitGauge.number(original.microfarads())
-                            + " µF",
-                    reasons),
-            say(
-                    candidate.volts() >= original.volts(),
-                    LimitGauge.number(candidate.volts()) + " V for " + LimitGauge.number(original.volts()) + " V",
-                    reasons),
-            atLeast("°C", original.celsius(), candidate.celsius(), reasons),
-            body("wide", original.diameterMm(), candidate.diameterMm(), BODY_MM, reasons),
-            body("high", original.heightMm(), candidate.heightMm(), BODY_MM, reasons),
-            lead(original.leadMm(), candidate.leadMm(), reasons)
-        };
-        if (Arrays.asList(verdicts).contains(Judgement.BAD)) {
-            return Judgement.BAD;
-        }
-        return Arrays.asList(verdicts).contains(Judgement.CAN_NOT_SAY) ? Judgement.CAN_NOT_SAY : Judgement.GOOD;
-    }
-
-    private static Judgement say(boolean fits, String words, List<String> reasons) {
-        reasons.add((fits ? "Fits: " : "Does not fit: ") + words);
-        return fits ? Judgement.GOOD : Judgement.BAD;
-    }
-
-    private static Judgement kind(Capacitor original, Capacitor candidate, List<String> reasons) {
-        if (original.kind().safety()) {
-            boolean yForX = original.kind() == CapacitorKind.SAFETY_X && candidate.kind() == CapacitorKind.SAFETY_Y;
-            boolean same = original.kind() == candidate.kind();
-            if (!yForX && !same) {
-                return say(
-                        false,
-                        original.kind() == CapacitorKind.SAFETY_Y
-                                ? "only a Y class stands in for a Y class"
-                                : "across the mains only a safety class",
-                        reasons);
-            }
-            boolean grade = yForX || candidate.grade() <= original.grade();
-            return say(
-                    grade,
-                    "class " + candidate.safetyClass().orElse("not said") + " for "
-                            + original.safetyClass().orElse("not said"),
-                    reasons);
-        }
-        if (candidate.kind() == original.kind()) {
-            return say(true, "the same kind", reasons);
-        }
-        boolean filmForCeramic =
-                candidate.kind() == CapacitorKind.FILM || candidate.kind().safety();
-        if (original.kind() != CapacitorKind.ELECTROLYTIC && filmForCeramic) {
-            return say(true, "film does what ceramic did, where it has the room", reasons);
-        }
-        reasons.add("Another kind: what the circuit bears is for a person to say");
-        return Judgement.CAN_NOT_SAY;
-    }
-
-    private static Judgement atLeast(
-            String unit, Optional<Double> original, Optional<Double> candidate, List<String> reasons) {
-        if (original.isEmpty()) {
-            return Judgement.GOOD;
-        }
-        if (candidate.isEmpty()) {
-            reasons.add("How many " + unit + " it bears is not said");
-            return Judgement.CAN_NOT_SAY;
-        }
-        return say(
-                candidate.get() >= original.get(),
-                LimitGauge.number(candidate.get()) + " " + unit + " for " + LimitGauge.number(original.get()) + " "
-                        + unit,
-                reasons);
-    }
-
-    private static Judgement body(
-            String how, Optional<Double> original, Optional<Double> candidate, double more, List<String> reasons) {
-        if (original.isEmpty() || candidate.isEmpty()) {
-            return Judgement.GOOD;
-        }
-        if (candidate.get() <= original.get() + more) {
-            return Judgement.GOOD;
-        }
-        reasons.add("It is " + LimitGauge.number(candidate.get() - original.get()) + " mm more " + how
-                + ": look for the room");
-        return Judgement.CAN_NOT_SAY;
-    }
-
-    private static Judgement lead(Optional<Double> original, Optional<Double> candidate, List<String> reasons) {
-        if (original.isEmpty() || candidate.isEmpty() || Math.abs(original.get() - candidate.get()) <= LEAD_MM) {
-            return Judgement.GOOD;
-        }
-        reasons.add("Its leads are " + LimitGauge.number(candidate.get()) + " mm apart, not "
-                + LimitGauge.number(original.get()) + " mm: they must be bent");
-        return Judgement.CAN_NOT_SAY;
+        return List.of();
     }
 }

@@ -3,11 +3,8 @@ package wrenchnotes.core.gauge;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import org.apache.commons.statistics.descriptive.DoubleStatistics;
-import org.apache.commons.statistics.descriptive.Statistic;
 import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -15,7 +12,7 @@ import wrenchnotes.core.unit.Invalid;
 /**
  * Readings against a limit. With an uncertainty U the limit gets a guard band on both sides: good is proved only within the
  * limit drawn in by U, bad only beyond the limit moved out by U; between the two nothing can be said (published: ISO 14253-1; from
- * memory).
+ * memory). Each reading is judged, and their mean with what the scatter leaves open ({@link MeanOf}); the worst of all is the verdict.
  */
 public final class LimitGauge {
 
@@ -39,10 +36,12 @@ public final class LimitGauge {
 
     /**
      * @param readings 1 to 100, all in the same unit as the limit
-     * @param uncertainty of the instrument in the same unit, 0 or more; 0 if left out
+     * @param limit empty for what is only counted or noted down
+     * @param uncertainty of the instrument at 95 %, in the same unit, 0 or more; judged as exact if left out
      * @param unit for the reasons only; may be empty
      */
-    public record LimitAsked(List<Double> readings, Limits limit, Optional<Double> uncertainty, Optional<String> unit) {
+    public record LimitAsked(
+            List<Double> readings, Optional<Limits> limit, Optional<Double> uncertainty, Optional<String> unit) {
         public LimitAsked {
             Checked.present("readings", readings);
             Checked.within("readings", readings.size(), 1, MOST);
@@ -51,7 +50,6 @@ public final class LimitGauge {
                         "readings[" + at + "]", Checked.present("readings[" + at + "]", readings.get(at)), -1e12, 1e12);
             }
             readings = List.copyOf(readings);
-            Checked.present("limit", limit);
             uncertainty.ifPresent(value -> Checked.within("uncertainty", value, 0.0, 1e12));
         }
     }
@@ -59,29 +57,53 @@ public final class LimitGauge {
     /**
      * @param spread highest reading less the lowest
      * @param deviation sample standard deviation; empty for one reading
+     * @param meanUncertainty of the mean at 95 %; empty if nobody said what the instrument leaves open
+     * @param verdict empty without a limit
      * @param reasons a sentence each
      */
     public record LimitFound(
-            double mean, double spread, Optional<Double> deviation, Judgement verdict, List<String> reasons) {}
+            double mean,
+            double spread,
+            Optional<Double> deviation,
+            Optional<Double> meanUncertainty,
+            Optional<Judgement> verdict,
+            List<String> reasons) {}
 
     private LimitGauge() {}
 
     public static LimitFound of(LimitAsked asked) {
-        DoubleStatistics statistics = DoubleStatistics.of(
-                EnumSet.of(Statistic.MEAN, Statistic.MIN, Statistic.MAX, Statistic.STANDARD_DEVIATION),
-                asked.readings().stream().mapToDouble(Double::doubleValue).toArray());
-        double mean = statistics.getAsDouble(Statistic.MEAN);
-        double u = asked.uncertainty().orElse(0.0);
+        MeanOf mean = MeanOf.of(asked.readings());
+        Optional<Double> open = asked.uncertainty().map(mean::uncertainty);
         List<String> reasons = new ArrayList<>();
-        Judgement verdict = judge(mean, asked.limit(), u, asked.unit().orElse(""), reasons);
-        return new LimitFound(
-                mean,
-                statistics.getAsDouble(Statistic.MAX) - statistics.getAsDouble(Statistic.MIN),
-                asked.readings().size() > 1
-                        ? Optional.of(statistics.getAsDouble(Statistic.STANDARD_DEVIATION))
-                        : Optional.empty(),
-                verdict,
-                List.copyOf(reasons));
+        Optional<Judgement> verdict = asked.limit().map(limit -> judged(asked, limit, mean, open, reasons));
+        if (verdict.isEmpty()) {
+            reasons.add("No limit is said: it is noted down and not judged.");
+        }
+        return new LimitFound(mean.mean(), mean.spread(), mean.deviation(), open, verdict, List.copyOf(reasons));
+    }
+
+    private static Judgement judged(
+            LimitAsked asked, Limits limit, MeanOf mean, Optional<Double> open, List<String> reasons) {
+        String unit = asked.unit().orElse("");
+        double u = asked.uncertainty().orElse(0.0);
+        List<String> ofMean = new ArrayList<>();
+        Judgement worst = judge(mean.mean(), limit, open.orElse(0.0), unit, ofMean);
+        if (asked.readings().size() > 1) {
+            ofMean.replaceAll(reason -> "The mean of " + reason);
+            for (double reading : asked.readings()) {
+                List<String> why = new ArrayList<>();
+                Judgement one = judge(reading, limit, u, unit, why);
+                if (one != Judgement.GOOD) {
+                    reasons.addAll(why);
+                }
+                worst = Judgement.worst(List.of(worst, one));
+            }
+        }
+        reasons.addAll(0, ofMean);
+        if (asked.uncertainty().isEmpty()) {
+            reasons.add("How far the instrument may be off is not said: judged as if it were exact.");
+        }
+        return worst;
     }
 
     /**

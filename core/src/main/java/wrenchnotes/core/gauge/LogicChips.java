@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -15,7 +16,7 @@ import wrenchnotes.core.unit.Invalid;
 
 /**
  * The chips that ship with the application, 14 pins, 7 ground, 14 supply (published: manufacturers' logic data books; from memory), and
- * how a chip is found by what is printed on it.
+ * how a chip is found by what is printed on it, or by its bare number.
  */
 public final class LogicChips {
 
@@ -36,7 +37,12 @@ public final class LogicChips {
             chip("32", LogicFunction.OR, false, TWO),
             chip("86", LogicFunction.XOR, false, TWO));
 
-    private static final Pattern DESIGNATION = Pattern.compile("(?:74|54)([A-Z]{0,4})(\\d{2,4})[A-Z]{0,2}");
+    private static final Pattern DESIGNATION =
+            Pattern.compile("(?:74|54)([A-Z]{0,4})(\\d{2,4})[A-Z]{0,2}|()(\\d{2,4})");
+
+    /** What an open-collector output bears, volts (published: manufacturers' logic data books; from memory). */
+    private static final Map<String, Double> OPEN_COLLECTOR_VOLTS =
+            Map.of("06", 30.0, "07", 30.0, "16", 15.0, "17", 15.0);
 
     private LogicChips() {}
 
@@ -61,7 +67,7 @@ public final class LogicChips {
     public static LogicChip find(String designation, List<LogicChip> added) {
         Matcher printed = printed(Checked.text("chip", designation, 30));
         return Stream.concat(SHIPPED.stream(), added.stream())
-                .filter(chip -> printed.matches() && chip.number().equals(printed.group(2)))
+                .filter(chip -> printed.matches() && chip.number().equals(number(printed)))
                 .findFirst()
                 .orElseThrow(() -> new Invalid(
                         "chip",
@@ -73,10 +79,25 @@ public final class LogicChips {
                                 + ". Others can be added."));
     }
 
+    /** Of one that is not known to bear more: 0. */
+    static double openCollectorVolts(LogicChip chip) {
+        return OPEN_COLLECTOR_VOLTS.getOrDefault(chip.number(), 0.0);
+    }
+
+    /** Whether what is printed says the family: a bare "14" does not. */
+    static boolean saysFamily(String designation) {
+        Matcher printed = printed(designation);
+        return printed.matches() && printed.group(2) != null;
+    }
+
+    private static String number(Matcher printed) {
+        return printed.group(2) != null ? printed.group(2) : printed.group(4);
+    }
+
     /** @return the letters between 74 and the number: "LS", "HC", "" for standard */
     static String familyOf(String designation) {
         Matcher printed = printed(designation);
-        return printed.matches() ? printed.group(1) : "";
+        return printed.matches() && printed.group(1) != null ? printed.group(1) : "";
     }
 
     private static Matcher printed(String designation) {

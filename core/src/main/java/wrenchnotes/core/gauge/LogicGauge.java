@@ -11,13 +11,12 @@ import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Spoken;
 
 /**
- * Whether each gate of a logic chip does what its inputs ask. Levels at 5 V, published in the manufacturers' logic data books (from
- * memory): TTL and LS input high from 2.0 V, low up to 0.8 V; LS output high from 2.7, low up to 0.5; TTL output high from 2.4, low up to
- * 0.4; HC 0.7 and 0.3 of the supply (3.15 and 1.35 V at 4.5 V); HCT inputs as TTL; CMOS 4000 0.7 and 0.3 of the supply. Bench rule
- * (common practice): above about 2.5 V high, at most 0.5 V low, between neither.
+ * Whether each gate of a logic chip does what its inputs ask, by the levels of its family ({@link LogicLevels}).
  *
- * <p>A pin between the levels or noisy may be held so from outside the chip: such a gate is never condemned, only said to be open. An
- * open-collector output that should be high and is not may just lack its resistor.
+ * <p>A gate whose inputs are clear and whose output is not where it must be is bad at that pin, though something outside may hold it there: that is
+ * found by lifting it. What the meter leaves open stays open, and so does an open-collector output that should be high: it may just lack its
+ * resistor. Nothing outside the supply is good, but for what is made to bear it. The chip is good only if its supply and ground were
+ * read too.
  */
 public final class LogicGauge {
 
@@ -31,6 +30,11 @@ public final class LogicGauge {
         LS,
         HC,
         HCT,
+        AC,
+        ACT,
+        /** AHC and VHC. */
+        AHC,
+        LVC,
         CMOS
     }
 
@@ -39,6 +43,10 @@ public final class LogicGauge {
         LOW,
         BETWEEN,
         NOISY,
+        /** Nearer to a level than the meter can tell. */
+        UNSURE,
+        /** Above the supply or below ground, by more than its kind bears. */
+        OUTSIDE,
         UNKNOWN
     }
 
@@ -59,10 +67,10 @@ public final class LogicGauge {
     }
 
     /**
-     * @param family by the letters of the chip if left out: 74LS is LS, none is TTL
-     * @param supply volts, 2 to 18; 5 if left out
+     * @param family by the letters of the chip if left out: 74LS is LS, none is TTL; of a bare number it is not known
+     * @param supply volts, 1.5 to 18; 5 if left out
      * @param pins by number; those not measured are left out
-     * @param uncertaintyVolts of the meter; none if left out. A pin that is nearer to a level than this counts as between.
+     * @param uncertaintyVolts of the meter; none if left out. A pin that is nearer to a level than this is not sure.
      */
     public record LogicAsked(
             String chip,
@@ -73,7 +81,7 @@ public final class LogicGauge {
             Optional<Double> uncertaintyVolts) {
         public LogicAsked {
             Checked.present("rule", rule);
-            supply.ifPresent(value -> Checked.within("supply", value, 2, 18));
+            supply.ifPresent(value -> Checked.within("supply", value, 1.5, 18));
             Checked.present("pins", pins);
             pins.keySet().forEach(pin -> Checked.within("pins", pin, 1, LogicChip.MOST_PINS));
             uncertaintyVolts.ifPresent(value -> Checked.within("uncertaintyVolts", value, 0.0, 1.0));
@@ -92,38 +100,43 @@ public final class LogicGauge {
             ChipVerdict verdict,
             List<String> reasons) {}
 
-    private record Thresholds(double low, double high) {}
+    private final LogicAsked asked;
+    private final LogicChip chip;
+    private final LogicFamily family;
+    private final double supply;
+    private final List<String> reasons = new ArrayList<>();
+    /** Why no gate can be judged; or why the chip cannot be called good. */
+    private final List<String> missing = new ArrayList<>();
 
-    private LogicGauge() {}
+    private LogicGauge(LogicAsked asked, LogicChip chip) {
+        this.asked = asked;
+        this.chip = chip;
+        this.family = asked.family().orElseGet(() -> familyOf(asked.chip()));
+        this.supply = asked.supply().orElse(5.0);
+    }
 
     /** @param added chips beyond those that ship with the application */
     public static LogicFound of(LogicAsked asked, List<LogicChip> added) {
         LogicChip chip = LogicChips.find(asked.chip(), added);
         asked.pins().keySet().forEach(pin -> Checked.within("pins", pin, 1, chip.pins()));
-        LogicFamily family = asked.family().orElseGet(() -> familyOf(asked.chip()));
-        double supply = asked.supply().orElse(5.0);
-        List<String> reasons = new ArrayList<>();
-        reasons.add(assumed(asked.rule(), family, supply));
-        boolean powered = powered(chip, asked.pins(), supply, reasons);
+        return new LogicGauge(asked, chip).found();
+    }
+
+    private LogicFound found() {
+        reasons.add(assumed());
+        boolean powered = powered();
+        askForWhatIsMissing();
+        LogicPins pins = new LogicPins(asked, chip, family, supply);
         Map<Integer, PinLevel> levels = new TreeMap<>();
-        asked.pins().forEach((pin, read) -> {
-            boolean output = chip.gates().stream().anyMatch(gate -> gate.output() == pin);
-            levels.put(
-                    pin,
-                    level(
-                            read,
-                            thresholds(asked.rule(), family, supply, output),
-                            asked.uncertaintyVolts().orElse(0.0)));
-        });
-        List<GateRead> gates = chip.gates().stream()
-                .map(gate -> judged(chip, gate, levels, powered))
-                .toList();
-        ChipVerdict verdict = verdict(gates, powered, reasons);
+        asked.pins().forEach((pin, read) -> levels.put(pin, pins.level(pin, read)));
+        List<GateRead> gates =
+                chip.gates().stream().map(gate -> judged(gate, levels, powered)).toList();
+        ChipVerdict verdict = verdict(gates, powered);
         return new LogicFound(chip, family, Map.copyOf(levels), gates, verdict, List.copyOf(reasons));
     }
 
-    private static String assumed(LogicRule rule, LogicFamily family, double supply) {
-        return rule == LogicRule.BENCH
+    private String assumed() {
+        return asked.rule() == LogicRule.BENCH && LogicLevels.likeTtl(family)
                 ? "Levels by the bench rule: high from 2.5 V, low up to 0.5 V."
                 : "Levels as the data sheets of " + family + " have them, at " + LimitGauge.number(supply) + " V.";
     }
@@ -131,16 +144,32 @@ public final class LogicGauge {
     private static LogicFamily familyOf(String designation) {
         return switch (LogicChips.familyOf(designation)) {
             case "" -> LogicFamily.TTL;
-            case "HC", "AC", "AHC" -> LogicFamily.HC;
-            case "HCT", "ACT", "AHCT" -> LogicFamily.HCT;
+            case "HC" -> LogicFamily.HC;
+            case "AC" -> LogicFamily.AC;
+            case "AHC", "VHC" -> LogicFamily.AHC;
+            case "LVC" -> LogicFamily.LVC;
+            case "HCT", "AHCT", "VHCT" -> LogicFamily.HCT;
+            case "ACT" -> LogicFamily.ACT;
             case "C" -> LogicFamily.CMOS;
             default -> LogicFamily.LS;
         };
     }
 
-    private static boolean powered(LogicChip chip, Map<Integer, PinRead> pins, double supply, List<String> reasons) {
-        Optional<Double> plus = Optional.ofNullable(pins.get(chip.supply())).flatMap(PinRead::volts);
-        Optional<Double> ground = Optional.ofNullable(pins.get(chip.ground())).flatMap(PinRead::volts);
+    private Optional<Double> volts(int pin) {
+        return Optional.ofNullable(asked.pins().get(pin)).flatMap(PinRead::volts);
+    }
+
+    private boolean powered() {
+        boolean ttlOnly = asked.rule() == LogicRule.BENCH && LogicLevels.likeTtl(family);
+        if (supply < LogicLevels.leastSupply(family) || supply > LogicLevels.mostSupply(family)) {
+            reasons.add("Is it really " + family + "? That family runs from "
+                    + LimitGauge.number(LogicLevels.leastSupply(family)) + " to "
+                    + LimitGauge.number(LogicLevels.mostSupply(family)) + " V"
+                    + (ttlOnly ? ", and the bench rule is for 5 V." : "."));
+            return false;
+        }
+        Optional<Double> plus = volts(chip.supply());
+        Optional<Double> ground = volts(chip.ground());
         if (plus.isPresent() && Math.abs(plus.get() - supply) > supply * 0.1) {
             reasons.add("Pin " + chip.supply() + " has " + LimitGauge.number(plus.get()) + " V, not "
                     + LimitGauge.number(supply) + " V: see to its supply first.");
@@ -154,39 +183,40 @@ public final class LogicGauge {
         return true;
     }
 
-    private static Thresholds thresholds(LogicRule rule, LogicFamily family, double supply, boolean output) {
-        if (rule == LogicRule.BENCH) {
-            return new Thresholds(0.5, 2.5);
+    private void askForWhatIsMissing() {
+        if (volts(chip.supply()).isEmpty() || volts(chip.ground()).isEmpty()) {
+            missing.add("Measure pin " + chip.supply() + " (supply) and pin " + chip.ground() + " (ground) too.");
         }
-        return switch (family) {
-            case TTL -> output ? new Thresholds(0.4, 2.4) : new Thresholds(0.8, 2.0);
-            case LS -> output ? new Thresholds(0.5, 2.7) : new Thresholds(0.8, 2.0);
-            case HCT -> output ? new Thresholds(0.1 * supply, 0.8 * supply) : new Thresholds(0.8, 2.0);
-            case HC, CMOS -> new Thresholds(0.3 * supply, 0.7 * supply);
-        };
+        if (asked.family().isEmpty() && !LogicChips.saysFamily(asked.chip())) {
+            missing.add("Say its family, as printed between 74 and the number.");
+        }
     }
 
-    private static PinLevel level(PinRead read, Thresholds limits, double u) {
-        if (read.state().isPresent()) {
-            return read.state().get();
-        }
-        double volts = read.volts().orElseThrow();
-        return volts >= limits.high() + u ? PinLevel.HIGH : volts <= limits.low() - u ? PinLevel.LOW : PinLevel.BETWEEN;
-    }
-
-    private static GateRead judged(LogicChip chip, LogicGate gate, Map<Integer, PinLevel> levels, boolean powered) {
-        List<Optional<Boolean>> inputs = gate.inputs().stream()
-                .map(pin -> known(levels.getOrDefault(pin, PinLevel.UNKNOWN)))
+    private GateRead judged(LogicGate gate, Map<Integer, PinLevel> levels, boolean powered) {
+        List<PinLevel> ins = gate.inputs().stream()
+                .map(pin -> levels.getOrDefault(pin, PinLevel.UNKNOWN))
                 .toList();
-        Optional<Boolean> wanted = chip.expected(inputs);
+        Optional<Boolean> wanted =
+                chip.expected(ins.stream().map(LogicGauge::known).toList());
         PinLevel expected =
                 wanted.map(high -> high ? PinLevel.HIGH : PinLevel.LOW).orElse(PinLevel.UNKNOWN);
         PinLevel found = levels.getOrDefault(gate.output(), PinLevel.UNKNOWN);
+        String pin = "Pin " + gate.output();
         if (!powered) {
-            return new GateRead(gate, expected, found, Judgement.CAN_NOT_SAY, "The chip has no proper supply.");
+            return open(gate, expected, found, "The chip has no proper supply.");
+        }
+        if (found == PinLevel.OUTSIDE) {
+            return bad(
+                    gate,
+                    expected,
+                    found,
+                    pin + " is outside its supply: something drives it there, and may have hurt it.");
+        }
+        if (ins.contains(PinLevel.OUTSIDE)) {
+            return open(gate, expected, found, "An input is outside the supply: see what drives it there first.");
         }
         if (found == PinLevel.UNKNOWN) {
-            return open(gate, expected, found, "Pin " + gate.output() + " was not read.");
+            return open(gate, expected, found, pin + " was not read.");
         }
         if (wanted.isEmpty()) {
             return open(
@@ -198,13 +228,8 @@ public final class LogicGauge {
         if (found == expected) {
             return new GateRead(gate, expected, found, Judgement.GOOD, "As its inputs ask.");
         }
-        if (found == PinLevel.BETWEEN || found == PinLevel.NOISY) {
-            return open(
-                    gate,
-                    expected,
-                    found,
-                    "Pin " + gate.output() + " is " + (found == PinLevel.NOISY ? "noisy" : "between the levels")
-                            + ": something outside may hold it so. Lift the pin or take the chip out, and look again.");
+        if (found == PinLevel.UNSURE) {
+            return open(gate, expected, found, pin + " is nearer to a level than the meter can tell.");
         }
         if (chip.openCollector() && expected == PinLevel.HIGH) {
             return open(
@@ -213,29 +238,32 @@ public final class LogicGauge {
                     found,
                     "An open-collector output only pulls down: its high comes from a resistor elsewhere. Look at that first.");
         }
-        return new GateRead(
+        String is = found == PinLevel.BETWEEN ? "between the levels" : found.words();
+        return bad(
                 gate,
                 expected,
                 found,
-                Judgement.BAD,
-                "Pin " + gate.output() + " should be " + expected.words() + " and is "
-                        + found.words()
-                        + ". A part in a tester confirms both the old one and the new one.");
+                pin + " should be " + expected.words() + " and is " + is
+                        + ". It may be held from outside: lift it or take it out, and look again.");
     }
 
     private static GateRead open(LogicGate gate, PinLevel expected, PinLevel found, String why) {
         return new GateRead(gate, expected, found, Judgement.CAN_NOT_SAY, why);
     }
 
+    private static GateRead bad(LogicGate gate, PinLevel expected, PinLevel found, String why) {
+        return new GateRead(gate, expected, found, Judgement.BAD, why);
+    }
+
     private static Optional<Boolean> known(PinLevel level) {
         return switch (level) {
             case HIGH -> Optional.of(true);
             case LOW -> Optional.of(false);
-            case BETWEEN, NOISY, UNKNOWN -> Optional.empty();
+            case BETWEEN, NOISY, UNSURE, OUTSIDE, UNKNOWN -> Optional.empty();
         };
     }
 
-    private static ChipVerdict verdict(List<GateRead> gates, boolean powered, List<String> reasons) {
+    private ChipVerdict verdict(List<GateRead> gates, boolean powered) {
         if (!powered) {
             return ChipVerdict.CAN_NOT_SAY;
         }
@@ -253,6 +281,7 @@ public final class LogicGauge {
             return ChipVerdict.CAN_NOT_SAY;
         }
         reasons.add("Every gate does what its inputs ask, as it stands now.");
-        return ChipVerdict.GOOD;
+        reasons.addAll(missing);
+        return missing.isEmpty() ? ChipVerdict.GOOD : ChipVerdict.CAN_NOT_SAY;
     }
 }

@@ -26,11 +26,12 @@ public final class MotionReadings {
 
     public static Measurement limit(LimitGauge.LimitAsked asked) {
         LimitGauge.LimitFound found = LimitGauge.of(asked);
-        double u = asked.uncertainty().orElse(0.0);
+        double u = found.meanUncertainty().orElse(0.0);
         String unit = asked.unit().orElse("");
-        return new Measurement(
-                List.of(Reading.judged("mean", found.mean(), unit, asked.limit(), u, found.verdict())),
-                Optional.of(found.verdict()),
-                "Limit: " + String.join(" ", found.reasons()));
+        Reading mean = asked.limit()
+                .map(limit -> Reading.judged(
+                        "mean", found.mean(), unit, limit, u, found.verdict().orElseThrow()))
+                .orElseGet(() -> Reading.plain("mean", found.mean(), unit));
+        return new Measurement(List.of(mean), found.verdict(), "Limit: " + String.join(" ", found.reasons()));
     }
 }

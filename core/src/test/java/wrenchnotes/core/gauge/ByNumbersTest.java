@@ -202,10 +202,11 @@ class ByNumbersTest {
             @ForAll @DoubleRange(min = -10, max = 10) double reading, @ForAll @DoubleRange(min = 0, max = 3) double u) {
         Judgement judged = LimitGauge.of(new LimitAsked(
                         List.of(reading),
-                        new Limits(Optional.of(-4.0), Optional.of(4.0)),
+                        Optional.of(new Limits(Optional.of(-4.0), Optional.of(4.0))),
                         Optional.of(u),
                         Optional.empty()))
-                .verdict();
+                .verdict()
+                .orElseThrow();
         boolean canBeGood = false;
         boolean canBeBad = false;
         for (int n = -200; n <= 200; n++) {

@@ -102,7 +102,7 @@ public final class GaugeTimes {
                 1,
                 () -> LimitGauge.of(new LimitGauge.LimitAsked(
                         List.of(79.2, 78.8),
-                        new LimitGauge.Limits(Optional.empty(), Optional.of(80.0)),
+                        Optional.of(new LimitGauge.Limits(Optional.empty(), Optional.of(80.0))),
                         Optional.of(0.5),
                         Optional.empty())));
     }

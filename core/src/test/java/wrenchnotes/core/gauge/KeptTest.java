@@ -56,7 +56,7 @@ class KeptTest {
     void aPinNearALevelIsBetween() {
         for (double volts : new double[] {2.65, 2.75, 2.85}) {
             LogicGauge.LogicFound found = LogicGauge.of(logic("74LS08", 3, volts), List.of());
-            assertThat(found.levels().get(3)).isEqualTo(volts > 2.8 ? PinLevel.HIGH : PinLevel.BETWEEN);
+            assertThat(found.levels().get(3)).isEqualTo(volts > 2.8 ? PinLevel.HIGH : PinLevel.UNSURE);
         }
     }
 
@@ -219,7 +219,7 @@ class KeptTest {
     void theOtherGaugesLeaveARecord() {
         Optional<LimitAsked> limit = Optional.of(new LimitAsked(
                 List.of(41.0, 44.0),
-                new Limits(Optional.empty(), Optional.of(50.0)),
+                Optional.of(new Limits(Optional.empty(), Optional.of(50.0))),
                 Optional.of(2.0),
                 Optional.of("mV")));
         GaugeAsked asked = asked(Optional.empty(), Optional.empty(), limit);

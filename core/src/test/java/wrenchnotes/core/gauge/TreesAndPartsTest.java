@@ -15,10 +15,8 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wrenchnotes.core.gauge.CapacitorGauge.Capacitor;
-import wrenchnotes.core.gauge.CapacitorGauge.CapacitorAsked;
 import wrenchnotes.core.gauge.CapacitorGauge.CapacitorKind;
 import wrenchnotes.core.gauge.GearGauge.GearAsked;
 import wrenchnotes.core.gauge.GearGauge.GearFit;
@@ -118,59 +116,6 @@ class TreesAndPartsTest {
                 .verdict();
     }
 
-    private static Capacitor capacitor(CapacitorKind kind, double microfarads, double volts) {
-        String grade = kind == CapacitorKind.SAFETY_X ? "X2" : kind == CapacitorKind.SAFETY_Y ? "Y2" : null;
-        return new Capacitor(
-                microfarads,
-                volts,
-                kind,
-                Optional.ofNullable(grade),
-                Optional.of(85.0),
-                Optional.of(8.0),
-                Optional.of(12.0),
-                Optional.of(3.5));
-    }
-
-    private static Judgement instead(Capacitor original, Capacitor candidate) {
-        return CapacitorGauge.of(new CapacitorAsked(original, Optional.of(candidate)))
-                .verdict()
-                .orElseThrow();
-    }
-
-    @ParameterizedTest
-    @EnumSource(CapacitorKind.class)
-    void anyPartStandsInForItself(CapacitorKind kind) {
-        Capacitor part = capacitor(kind, 0.1, 250);
-        assertThat(instead(part, part)).isEqualTo(Judgement.GOOD);
-        assertThat(instead(part, capacitor(kind, 0.1, 249))).isEqualTo(Judgement.BAD);
-        assertThat(instead(part, capacitor(kind, 0.03, 250))).isEqualTo(Judgement.BAD);
-    }
-
-    /** Voltage equal or higher (common practice): more volts never turn a part that fits into one that does not. */
-    @Property
-    void moreVoltsAreNeverWorse(
-            @ForAll CapacitorKind kind,
-            @ForAll @DoubleRange(min = 1, max = 400) double volts,
-            @ForAll @DoubleRange(min = 0, max = 200) double more) {
-        Capacitor original = capacitor(kind, 0.47, 63);
-        Judgement with = instead(original, capacitor(kind, 0.47, volts));
-        Judgement withMore = instead(original, capacitor(kind, 0.47, volts + more));
-        assertThat(withMore.compareTo(with)).as(with + " and then " + withMore).isLessThanOrEqualTo(0);
-    }
-
-    /** Y replaces X of the same or lower voltage, never the other way; nothing else goes across the mains (IEC 60384-14; from memory). */
-    @Test
-    void onlySafetyPartsGoAcrossTheMains() {
-        Capacitor x = capacitor(CapacitorKind.SAFETY_X, 0.1, 275);
-        Capacitor y = capacitor(CapacitorKind.SAFETY_Y, 0.1, 275);
-        assertThat(instead(x, y)).isEqualTo(Judgement.GOOD);
-        assertThat(instead(x, capacitor(CapacitorKind.SAFETY_Y, 0.1, 250))).isEqualTo(Judgement.BAD);
-        assertThat(instead(y, x)).isEqualTo(Judgement.BAD);
-        for (CapacitorKind kind : List.of(CapacitorKind.FILM, CapacitorKind.CERAMIC, CapacitorKind.ELECTROLYTIC)) {
-            assertThat(instead(x, capacitor(kind, 0.1, 1000))).as(kind.name()).isEqualTo(Judgement.BAD);
-        }
-    }
-
     /** The units are those of the SI (published). Words that name what no part has are no label, and never an error. */
     @ParameterizedTest
     @CsvSource(
@@ -209,6 +154,31 @@ class TreesAndPartsTest {
                 false);
     }
 
+    /** Outside diameter = (teeth + 2)/DP inches (common practice): 22 teeth of 48 per inch are half an inch across. */
+    @Test
+    void inchGearsAreKnownAndMeshWithTheirLike() {
+        GearGauge.GearFound small = GearGauge.of(gear(22, 12.7, null, null, null, null));
+        assertThat(small.preferredPitch()).contains(48.0);
+        assertThat(small.diametralPitch()).isEqualTo(48, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(small.reasons().get(0)).startsWith("48 teeth per inch");
+        for (double pitch : new double[] {24, 32, 48, 64, 72, 80, 96}) {
+            GearWheel like = new GearWheel(46, 48 * 25.4 / pitch);
+            double apart = 25.4 / pitch * (22 + 46) / 2;
+            assertThat(GearGauge.of(gear(22, 24 * 25.4 / pitch, like, apart, null, null))
+                            .mesh())
+                    .as("%s per inch", pitch)
+                    .contains(Judgement.GOOD);
+        }
+        // Module 0.5 beside 48 per inch: 5.8 percent apart, and they jam.
+        assertThat(GearGauge.of(gear(22, 12.7, new GearWheel(46, 24), 17.0, null, null))
+                        .mesh())
+                .contains(Judgement.BAD);
+        // Two alike that no table has: 0.55 is neither a module nor a pitch.
+        assertThat(GearGauge.of(gear(22, 24 * 0.55, new GearWheel(46, 48 * 0.55), 0.55 * 34, null, null))
+                        .mesh())
+                .contains(Judgement.GOOD);
+    }
+
     /** a = m(z₁+z₂)/2 for full depth (ISO 53, ISO 54; published): with another module beside it, or the shafts off, they do not mesh. */
     @Test
     void gearsMeshByModuleAndDistance() {
@@ -220,6 +190,12 @@ class TreesAndPartsTest {
         assertThat(GearGauge.of(gear(24, 10.4, mate, 15.0, null, null)).mesh()).contains(Judgement.BAD);
         assertThat(GearGauge.of(gear(24, 13, mate, 15.0, null, null)).ratio()).contains(1.5);
         assertThat(GearGauge.of(gear(24, 13, null, null, 2.0, 2.05)).fit()).contains(GearFit.INTERFERENCE);
+        // A plastic gear splits beyond about three percent of its bore (common practice).
+        assertThat(GearGauge.of(gear(24, 13, null, null, 2.0, 2.06)).fit()).contains(GearFit.INTERFERENCE);
+        assertThat(GearGauge.of(gear(24, 13, null, null, 2.0, 2.061)).fit()).contains(GearFit.TOO_TIGHT);
+        assertThat(GearGauge.of(gear(24, 13, null, null, 2.0, 2.3)).reasons().toString())
+                .contains("splits")
+                .doesNotContain("Press it on");
         assertThat(GearGauge.of(gear(24, 13, null, null, 2.01, 2.0)).fit()).contains(GearFit.TRANSITION);
         assertThat(GearGauge.of(gear(24, 13, null, null, 2.1, 2.0)).fit()).contains(GearFit.CLEARANCE);
         assertThat(GearGauge.of(gear(24, 12.1, null, null, null, null))

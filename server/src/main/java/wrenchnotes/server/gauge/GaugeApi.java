@@ -114,8 +114,7 @@ public class GaugeApi {
     CapacitorAnswer capacitor(@RequestBody CapacitorGauge.CapacitorAsked asked) {
         List<CapacitorInDrawer> fitting = parts().stream()
                 .flatMap(part -> CapacitorLabel.read(part.what())
-                        .map(candidate -> CapacitorGauge.of(
-                                new CapacitorGauge.CapacitorAsked(asked.original(), Optional.of(candidate))))
+                        .map(candidate -> CapacitorGauge.of(asked.of(candidate)))
                         .map(found -> new CapacitorInDrawer(
                                 part.id(),
                                 part.name(),

@@ -24,9 +24,9 @@ class GaugesIT {
             "Logic", List.of("suspect", "Pin 6 should be high and is low."),
             "Chain", List.of("after decoder"),
             "Spindle", List.of("44.663 rpm", "It runs slow"),
-            "Bleed", List.of("6.63 s", "Unplug first."),
+            "Bleed", List.of("7.29 s", "Unplug first."),
             "Capacitor", List.of("it fits", "inlet filter X2"),
-            "Limit", List.of("42.67 mV is within the limit, the uncertainty of 2 included"));
+            "Limit", List.of("42.67 mV is within the limit, the uncertainty of 2.97 included"));
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("wren");

@@ -20,7 +20,7 @@ export function BleedCurve({ found, limit }: { found: Schemas['BleedFound']; lim
       {limit < most && (
         <>
           <rect x={40} y={y(limit)} width={440} height={210 - y(limit)} fill={colours.tape} opacity={0.45} />
-          <Lettering x={46} y={y(limit) - 4} fill={colours.muted} size={13}>
+          <Lettering x={476} y={y(limit) - 6} textAnchor="end" fill={colours.muted} size={13}>
             {limit} V: measure from here on
           </Lettering>
           <path

@@ -20,7 +20,7 @@ const BLANK = {
   meter: '',
 };
 
-const STANDS = { GOOD: 'stands it', BAD: 'does not stand it', CAN_NOT_SAY: 'not said' };
+const STANDS = { GOOD: 'enough', BAD: 'not enough', CAN_NOT_SAY: 'not said' };
 
 export function BleedPage() {
   const [said, say, set] = useTyped('bleed', BLANK);

@@ -3,6 +3,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { StrobeDisc } from '../drawing/StrobeDisc';
 import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
+import { Caution } from '../parts/States';
 import { quantity } from '../typed/quantity';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
@@ -101,14 +102,23 @@ export function SpindlePage() {
     >
       {(found) => (
         <Box display="grid" gridTemplateColumns="1fr 220px" gap="20px">
+          <Box gridColumn="1 / -1">
+            <Caution>{found.caution}</Caution>
+          </Box>
           <StrobeDisc bars={found.bars} />
           <Box>
-            <VerdictOf verdict={found.verdict} />
-            <Figure name="turns at" value={`${short(found.actualRpm, 5)} rpm`} />
-            <Figure
-              name="off by"
-              value={`${found.errorPercent > 0 ? '+' : ''}${short(found.errorPercent, 2)} %`}
-            />
+            {found.verdict ? (
+              <>
+                <VerdictOf verdict={found.verdict} />
+                <Figure name="turns at" value={`${short(found.actualRpm, 5)} rpm`} />
+                <Figure
+                  name="off by"
+                  value={`${found.errorPercent > 0 ? '+' : ''}${short(found.errorPercent, 2)} %`}
+                />
+              </>
+            ) : (
+              <Figure name="bars stand at" value={`${short(found.standsAtRpm, 5)} rpm`} />
+            )}
             <Box fontWeight={700}>{found.turn}</Box>
             <Reasons reasons={found.reasons} />
             <Box className="noprint" mt="14px" borderTop="1px solid" borderColor="line" pt="6px">

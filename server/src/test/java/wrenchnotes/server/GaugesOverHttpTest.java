@@ -96,7 +96,7 @@ class GaugesOverHttpTest {
                 "/api/gauges/belt",
                 JSON.readTree("{\"path\":{\"driverMm\":6,\"drivenMm\":18,\"centresMm\":2,\"crossed\":false}}"));
         assertThat(far.status()).isEqualTo(400);
-        assertThat(far.body().toString()).contains("path.centresMm is 2.0; with these pulleys it must be above 6.0");
+        assertThat(far.body().toString()).contains("path.centresMm is 2.0; with these pulleys it must be above 12.0");
         Client.Answer none = client.post("/api/gauges/bleed", JSON.readTree("{\"microfarads\":470,\"volts\":325}"));
         assertThat(none.status()).isEqualTo(400);
         assertThat(none.body().toString()).contains("ohms");

@@ -62,7 +62,8 @@ public final class BeltGauge {
             Checked.within("path.driverMm", driverMm, 0.5, 2000);
             Checked.within("path.drivenMm", drivenMm, 0.5, 2000);
             Checked.within("path.centresMm", centresMm, 0.5, 5000);
-            double least = (crossed ? driverMm + drivenMm : Math.abs(driverMm - drivenMm)) / 2;
+            // Two pulleys beside one another: nearer than this they would be in one another.
+            double least = (driverMm + drivenMm) / 2;
             if (centresMm <= least) {
                 throw new Invalid(
                         "path.centresMm",

@@ -17,11 +17,16 @@ public final class MotionReadings {
         Limits limits = new Limits(
                 Optional.of(asked.nominalRpm() * (1 - share)), Optional.of(asked.nominalRpm() * (1 + share)));
         double u = asked.nominalRpm() * asked.uncertaintyPercent().orElse(0.0) / 100;
+        Reading turns = found.verdict()
+                .map(verdict -> Reading.judged("turns at", found.actualRpm(), "rpm", limits, u, verdict))
+                .orElseGet(() -> Reading.plain("bars stand at", found.standsAtRpm(), "rpm"));
         return new Measurement(
-                List.of(Reading.judged("turns at", found.actualRpm(), "rpm", limits, u, found.verdict())),
-                Optional.of(found.verdict()),
-                "Spindle: " + number(found.actualRpm()) + " rpm for " + number(asked.nominalRpm()) + ", "
-                        + number(found.errorPercent()) + " % off");
+                List.of(turns),
+                found.verdict(),
+                found.verdict().isEmpty()
+                        ? "Spindle: " + found.bars() + " bars, nothing measured"
+                        : "Spindle: " + number(found.actualRpm()) + " rpm for " + number(asked.nominalRpm()) + ", "
+                                + number(found.errorPercent()) + " % off");
     }
 
     public static Measurement limit(LimitGauge.LimitAsked asked) {

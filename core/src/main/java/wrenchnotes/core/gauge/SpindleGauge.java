@@ -59,7 +59,10 @@ public final class SpindleGauge {
      * @param errorPercent of the nominal speed; above 0 is fast
      * @param limitPercent that it was judged by
      * @param leastDiscMm the smallest paper disc on which these bars can be printed
+     * @param driftsWhenRight how many bars a second drift by at the right speed, forward above 0; 0 if they stand then
+     * @param verdict empty if nothing was measured
      * @param turn what to do
+     * @param caution for whoever puts a hand near it
      */
     public record SpindleFound(
             int bars,
@@ -68,9 +71,13 @@ public final class SpindleGauge {
             double errorPercent,
             double limitPercent,
             double leastDiscMm,
-            Judgement verdict,
+            double driftsWhenRight,
+            Optional<Judgement> verdict,
             String turn,
+            String caution,
             List<String> reasons) {}
+
+    private static final String CAUTION = "What seems to stand still is turning: keep fingers, hair and leads away.";
 
     private SpindleGauge() {}
 
@@ -84,22 +91,28 @@ public final class SpindleGauge {
         double actual = stands * (1 + drift / f);
         double error = 100 * (actual / asked.nominalRpm() - 1);
         double limit = asked.limitPercent().orElse(USUAL_LIMIT_PERCENT);
+        double whenRight = f * (asked.nominalRpm() / stands - 1);
         List<String> reasons = new ArrayList<>();
         if (Math.abs(exact - bars) > 1e-9) {
             reasons.add(bars + " bars stand still at " + LimitGauge.number(stands) + " rpm, not quite at "
-                    + LimitGauge.number(asked.nominalRpm()) + ": that is reckoned in.");
+                    + LimitGauge.number(asked.nominalRpm()) + ": that is reckoned in. At the right speed they drift "
+                    + LimitGauge.number(Math.abs(whenRight)) + " a second "
+                    + (whenRight > 0 ? "forward." : "backward."));
         }
-        Judgement verdict = LimitGauge.judge(
-                error,
-                new LimitGauge.Limits(Optional.of(-limit), Optional.of(limit)),
-                asked.uncertaintyPercent().orElse(0.0),
-                "%",
-                reasons);
-        String turn = Math.abs(error) < 1e-9
-                ? "Leave it."
-                : error > 0
-                        ? "It runs fast: turn the speed down until the bars stand."
-                        : "It runs slow: turn the speed up until the bars stand.";
+        Optional<Judgement> verdict = asked.driftBarsPerSecond()
+                .map(said -> LimitGauge.judge(
+                        error,
+                        new LimitGauge.Limits(Optional.of(-limit), Optional.of(limit)),
+                        asked.uncertaintyPercent().orElse(0.0),
+                        "%",
+                        reasons));
+        String turn = verdict.isEmpty()
+                ? "Look how the bars drift: none a second if they stand."
+                : Math.abs(error) < 1e-9
+                        ? "Leave it."
+                        : error > 0
+                                ? "It runs fast: turn the speed down until the bars stand."
+                                : "It runs slow: turn the speed up until the bars stand.";
         return new SpindleFound(
                 bars,
                 stands,
@@ -107,8 +120,10 @@ public final class SpindleGauge {
                 error,
                 limit,
                 StrobeDisc.leastDiameterMm(bars),
+                whenRight,
                 verdict,
                 turn,
+                CAUTION,
                 List.copyOf(reasons));
     }
 }

@@ -70,7 +70,7 @@ class ByNumbersTest {
             @ForAll @DoubleRange(min = 2, max = 60) double driver,
             @ForAll @DoubleRange(min = 2, max = 60) double driven,
             @ForAll @DoubleRange(min = 1, max = 100) double apart) {
-        double centres = Math.abs(driver - driven) / 2 + apart;
+        double centres = (driver + driven) / 2 + apart;
         List<Point> both = new ArrayList<>(circle(0, driver));
         both.addAll(circle(centres, driven));
         double drawn = taut(both);

@@ -80,7 +80,9 @@ class LengthsTest {
         assertThat(path(6, 18, 25, false)).as("the same whichever drives").isEqualTo(path(18, 6, 25, false));
         assertThatThrownBy(() -> new BeltPath(6, 18, 5, false))
                 .isInstanceOf(Invalid.class)
-                .hasMessageContaining("must be above 6.0");
+                .hasMessageContaining("must be above 12.0");
+        // They lie in one another: no pulleys do.
+        assertThatThrownBy(() -> new BeltPath(6, 18, 11.9, false)).isInstanceOf(Invalid.class);
     }
 
     @Property

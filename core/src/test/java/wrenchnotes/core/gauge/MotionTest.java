@@ -52,15 +52,30 @@ class MotionTest {
         SpindleFound fast = spindle(300, null, 100, 0.4, Drift.FORWARD);
         assertThat(fast.errorPercent()).isCloseTo(0.4, within(1e-9));
         assertThat(fast.actualRpm()).isCloseTo(301.2, within(1e-9));
-        assertThat(fast.verdict()).isEqualTo(Judgement.GOOD);
+        assertThat(fast.verdict()).contains(Judgement.GOOD);
         assertThat(fast.turn()).contains("down");
         SpindleFound slow = spindle(300, null, 100, 2, Drift.BACKWARD);
-        assertThat(slow.verdict()).isEqualTo(Judgement.BAD);
+        assertThat(slow.verdict()).contains(Judgement.BAD);
         assertThat(slow.turn()).contains("up");
         assertThat(spindle(45, null, 100, 0, null).errorPercent())
                 .as("133 bars stand still at 45.11 rpm")
                 .isCloseTo(0.2506, within(0.001));
         assertThatThrownBy(() -> spindle(300, null, 100, 1, null)).hasMessageContaining("forward or backward");
+        // Bars that stand are right, whatever direction was left picked; nothing measured is no verdict.
+        assertThat(spindle(300, null, 100, 0, Drift.BACKWARD).verdict()).contains(Judgement.GOOD);
+        SpindleFound nothing = SpindleGauge.of(new SpindleAsked(
+                300,
+                Optional.empty(),
+                100,
+                Optional.empty(),
+                Optional.of(Drift.FORWARD),
+                Optional.empty(),
+                Optional.empty()));
+        assertThat(nothing.verdict()).isEmpty();
+        assertThat(nothing.caution()).contains("is turning");
+        // 133 bars stand at 6000/133 rpm; at 45 they are seen to go back by 100 − 133 · 45/60 bars a second.
+        assertThat(spindle(45, null, 100, 0, null).driftsWhenRight()).isCloseTo(133 * 45 / 60.0 - 100, within(1e-9));
+        assertThat(spindle(300, null, 100, 0, null).driftsWhenRight()).isZero();
     }
 
     /** The guard band (published: ISO 14253-1; from memory): under 80 % is passable (common practice), known to 0.5. */

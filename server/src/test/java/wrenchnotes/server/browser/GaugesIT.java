@@ -26,7 +26,7 @@ class GaugesIT {
             "Spindle", List.of("44.663 rpm", "It runs slow"),
             "Bleed", List.of("7.29 s", "Unplug first."),
             "Capacitor", List.of("it fits", "inlet filter X2"),
-            "Limit", List.of("42.67 mV is within the limit, the uncertainty of 2.97 included"));
+            "Limit", List.of("42.67 mV is within the limit, the uncertainty of 2.971 included"));
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("wren");
@@ -60,7 +60,7 @@ class GaugesIT {
         page.keyboard().press("c");
         window.says("Copied");
         assertThat((String) page.evaluate("() => navigator.clipboard.readText()"))
-                .contains("good", "42.667 mV", "the uncertainty of 2 included");
+                .contains("good", "42.667 mV", "the uncertainty of 2.971 included");
     }
 
     @Test

@@ -60,7 +60,8 @@ class PapersOverHttpTest {
 
     @Test
     void slipAndTagComeOutOfThePrinter() throws Exception {
-        long job = takenInFor("Harbour choir", "sings no more");
+        // What was pasted with it that is no text at all is left off the paper, and the paper comes.
+        long job = takenInFor("Harbour choir", "sings \u0000\u0007no more");
         String tag = tag(job);
         String where = client.post("/api/jobs/" + job + "/papers", Map.of("paper", "TAG"))
                 .body()

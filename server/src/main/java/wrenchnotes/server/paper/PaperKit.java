@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.logging.Level;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
@@ -32,6 +33,10 @@ import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 class PaperKit {
 
     private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/DejaVuSans";
+
+    /** What no document of text may hold (published: XML 1.0, production Char), wherever it was pasted from. */
+    private static final Pattern NO_TEXT =
+            Pattern.compile("[^\\t\\n\\r\\x{20}-\\x{D7FF}\\x{E000}-\\x{FFFD}\\x{10000}-\\x{10FFFF}]");
 
     private final TemplateEngine templates = new TemplateEngine();
     private final String style = resource("/papers/paper.css");
@@ -55,7 +60,8 @@ class PaperKit {
     byte[] pdf(String template, Map<String, Object> said) {
         Map<String, Object> all = new HashMap<>(said);
         all.put("style", style);
-        String html = templates.process(template, new Context(Locale.ENGLISH, all));
+        String html = NO_TEXT.matcher(templates.process(template, new Context(Locale.ENGLISH, all)))
+                .replaceAll("");
         try (BatikSVGDrawer drawings = new BatikSVGDrawer();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();

@@ -62,7 +62,7 @@ export function Facts({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
         title="Parts"
         aside={sheet.partsMinor > 0 ? `in all ${money(sheet.partsMinor, currency)}` : undefined}
       >
-        <JobParts job={sheet.job.id} parts={sheet.parts} here={change !== undefined} />
+        <JobParts job={sheet.job.id} parts={sheet.parts} aside={sheet.aside} here={change !== undefined} />
       </Part>
       <Part title="Checked">
         {sheet.checks.length === 0 && <Nothing>Nothing checked yet.</Nothing>}

@@ -13,22 +13,45 @@ import { Trouble } from '../parts/States';
 import { money } from '../typed/sum';
 
 type JobPart = Schemas['JobPart'];
+type Using = 'used' | 'aside';
+const HOW = {
+  used: { name: 'Used up', what: 'What was used', go: 'Used it' },
+  aside: { name: 'Set aside', what: 'What is kept for it', go: 'Set it aside' },
+};
 
 /** What the job took, wherever it was told, and what that cost. What is used up beside any finding is entered here. */
-export function JobParts({ job, parts, here }: { job: number; parts: JobPart[]; here: boolean }) {
-  const [using, setUsing] = useState(false);
+export function JobParts({
+  job,
+  parts,
+  aside,
+  here,
+}: {
+  job: number;
+  parts: JobPart[];
+  aside: Schemas['SetAside'][];
+  here: boolean;
+}) {
+  const [using, setUsing] = useState<Using>();
   return (
     <>
       {parts.length === 0 && <Box color="muted">No parts yet.</Box>}
       {parts.map((part) => (
         <PartLine key={`${part.partId} ${part.name}`} job={job} part={part} here={here} />
       ))}
+      {aside.map((one) => (
+        <AsideLine key={one.partId} job={job} one={one} here={here} />
+      ))}
       {here && !using && (
-        <Act look="quiet" minH="34px" onClick={() => setUsing(true)}>
-          Used up: agent, grease, paste…
-        </Act>
+        <Box display="flex" gap="10px">
+          <Act look="quiet" minH="34px" onClick={() => setUsing('used')}>
+            Used up: agent, grease, paste…
+          </Act>
+          <Act look="quiet" minH="34px" onClick={() => setUsing('aside')}>
+            Set aside for it…
+          </Act>
+        </Box>
       )}
-      {using && <UsedUp job={job} done={() => setUsing(false)} />}
+      {using && <FromDrawers key={using} job={job} how={using} done={() => setUsing(undefined)} />}
     </>
   );
 }
@@ -85,18 +108,59 @@ function PartLine({ job, part, here }: { job: number; part: JobPart; here: boole
   );
 }
 
-function UsedUp({ job, done }: { job: number; done: () => void }) {
+/** Kept for this job, and not used yet. */
+function AsideLine({ job, one, here }: { job: number; one: Schemas['SetAside']; here: boolean }) {
+  const back = useJobWrite(() =>
+    answer(api.DELETE('/api/jobs/{job}/aside/{part}', { params: { path: { job, part: one.partId } } })),
+  );
+  return (
+    <Box
+      borderTop="1px solid"
+      borderColor="line"
+      py="4px"
+      display="grid"
+      gridTemplateColumns="38px 1fr auto"
+      gap="8px"
+      alignItems="baseline"
+    >
+      <chakra.span fontFamily="mono">{one.count} ×</chakra.span>
+      <Box>
+        {one.name}
+        <chakra.span color="muted" fontSize="xs">
+          {' '}
+          set aside, not used yet
+        </chakra.span>
+        <Trouble error={back.error} />
+      </Box>
+      {here && (
+        <Act
+          look="quiet"
+          minH="28px"
+          disabled={back.isPending}
+          aria-label={`Back in its drawer: ${one.name}`}
+          onClick={() => back.mutate()}
+        >
+          to drawer {one.drawer}
+        </Act>
+      )}
+    </Box>
+  );
+}
+
+function FromDrawers({ job, how, done }: { job: number; how: Using; done: () => void }) {
   const drawers = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
   const usual = useRef(1);
   const form = useSending({
     blank: { partId: undefined as number | undefined, count: Number.NaN },
-    send: ({ partId, count }) =>
-      answer(
-        api.POST('/api/jobs/{job}/parts', {
-          params: { path: { job } },
-          body: { partId: partId as number, count: Number.isNaN(count) ? usual.current : count },
-        }),
-      ),
+    send: async ({ partId, count }) => {
+      const said = {
+        params: { path: { job } },
+        body: { partId: partId as number, count: Number.isNaN(count) ? usual.current : count },
+      };
+      how === 'used'
+        ? await answer(api.POST('/api/jobs/{job}/parts', said))
+        : await answer(api.POST('/api/jobs/{job}/aside', said));
+    },
     done,
     leave: done,
   });
@@ -109,9 +173,9 @@ function UsedUp({ job, done }: { job: number; done: () => void }) {
   });
   usual.current = before.data?.amount ?? 1;
   return (
-    <Form of={form} name="Used up">
+    <Form of={form} name={HOW[how].name}>
       <Box display="grid" gridTemplateColumns="1fr 110px" gap="8px">
-        <PickIn of={form} at="partId" number label="What was used" compact>
+        <PickIn of={form} at="partId" number label={HOW[how].what} compact>
           <option value="">pick it</option>
           {drawers.data?.map((part) => (
             <option key={part.id} value={part.id} disabled={part.count === 0}>
@@ -129,7 +193,7 @@ function UsedUp({ job, done }: { job: number; done: () => void }) {
           placeholder={`${usual.current}, as usual`}
         />
       </Box>
-      <Sends of={form} go="Used it" />
+      <Sends of={form} go={HOW[how].go} />
     </Form>
   );
 }

@@ -109,7 +109,7 @@ class ArchitectureTest {
             Map.entry("keeping", "ground"),
             Map.entry("meter", "ground"),
             Map.entry("money", "checkin diagnosis ground job outcome shop table"),
-            Map.entry("outcome", "bench ground job shop"),
+            Map.entry("outcome", "bench drawer ground job shop"),
             Map.entry("paper", "bench diagnosis ground job shop"),
             Map.entry("pattern", "diagnosis ground shop table"),
             Map.entry("photo", "ground"),

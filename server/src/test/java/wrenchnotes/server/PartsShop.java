@@ -37,6 +37,18 @@ final class PartsShop {
         return job;
     }
 
+    /** The unit of a job that has left comes in again, and is opened. */
+    long openedAgain(long job) {
+        Map<String, Object> coming = shop.coming();
+        coming.put(
+                "unitId",
+                shop.sheet(job).body().get("job").get("unit").get("id").asLong());
+        long again = SmallShop.taken(client.post("/api/jobs", coming));
+        shop.in(again, "lid");
+        shop.in(again, "deck");
+        return again;
+    }
+
     Client.Answer replacedOut(long job) {
         Map<String, Object> replaced =
                 body("thing", PIECE, "back", 0, "replaced", 1, "leftOut", 0, "reason", "", "partId", part);

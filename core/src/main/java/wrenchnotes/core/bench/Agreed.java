@@ -67,13 +67,12 @@ public record Agreed(Ledger ledger, RunLog log) {
         return replaced.stream().filter(one -> one.asksAmong(ledger.things())).toList();
     }
 
-    /** Whether a press settled on a finding's word what is replaced, and that still stands. */
-    public boolean settled(long moment) {
-        List<LedgerEntry> its = byHand(moment);
-        return !its.isEmpty()
-                && its.stream()
-                        .map(LedgerEntry::move)
-                        .allMatch(move -> move.from() == Account.FITTED && move.to() == Account.REPLACED);
+    /** Ids of the things that a press settled to be replaced, on a finding's word, if all of that still stands; else none. */
+    public List<String> settled(long moment) {
+        List<Move> moves = byHand(moment).stream().map(LedgerEntry::move).toList();
+        return moves.stream().allMatch(move -> move.from() == Account.FITTED && move.to() == Account.REPLACED)
+                ? moves.stream().map(Move::thing).toList()
+                : List.of();
     }
 
     /**

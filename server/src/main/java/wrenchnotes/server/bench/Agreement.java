@@ -8,6 +8,7 @@ import wrenchnotes.core.bench.Replaced;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.Seen;
 
 /** What findings say of a unit's things, and what the ledger says: one and the same. Runs in the caller's transaction. */
@@ -16,10 +17,12 @@ public class Agreement {
 
     private final Benches benches;
     private final BearsStore bears;
+    private final PartsOfJob parts;
 
-    Agreement(Benches benches, BearsStore bears) {
+    Agreement(Benches benches, BearsStore bears, PartsOfJob parts) {
         this.benches = benches;
         this.bears = bears;
+        this.parts = parts;
     }
 
     /** A finding was written: what it says was replaced is replaced in the ledger too, if the old one was said to be back. */
@@ -31,10 +34,15 @@ public class Agreement {
         }
     }
 
-    /** A finding was struck: what the ledger moved on its word goes back, as far as nobody has touched it since. */
+    /**
+     * A finding was struck: what the ledger moved on its word goes back, as far as nobody has touched it since, or has told at the bench which
+     * part went in there.
+     */
     public void unsettle(By by, long job, long moment) {
         BenchPress press = benches.onRecord(by, job);
-        if (press.now().run().agreed().settled(moment)) {
+        List<String> settled = press.now().run().agreed().settled(moment);
+        boolean toldSince = settled.stream().anyMatch(thing -> parts.toldByLedger(job, thing));
+        if (!settled.isEmpty() && !toldSince) {
             press.make(new Press.TakeBack(moment));
         }
     }

@@ -115,6 +115,23 @@ public class DrawerStore {
                 .single();
     }
 
+    /** What is set aside for a job, by name. */
+    List<ShelfOfJob.SetAside> aside(long job) {
+        return jdbc.sql("""
+                        SELECT part.id, part.name, part.drawer,
+                               SUM(CASE WHEN to_account = 'SHELF' THEN count ELSE -count END) AS aside
+                        FROM part_movement JOIN part ON part.id = part_id
+                        WHERE job_id = :job AND 'SHELF' IN (from_account, to_account)
+                        GROUP BY part.id
+                        HAVING aside > 0
+                        ORDER BY part.name
+                        """)
+                .param("job", job)
+                .query((row, n) -> new ShelfOfJob.SetAside(
+                        row.getLong("id"), row.getString("name"), row.getString("drawer"), row.getInt("aside")))
+                .list();
+    }
+
     long add(String drawer, String name, String what, long eachMinor) {
         return Sql.inserted(jdbc.sql("""
                                 INSERT INTO part (drawer, name, what, each_minor)

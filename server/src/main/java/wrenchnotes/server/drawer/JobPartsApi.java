@@ -30,13 +30,21 @@ public class JobPartsApi {
 
     private final UsedUpService service;
     private final PartsOfJob parts;
+    private final ShelfOfJob shelf;
     private final ToldStore told;
     private final ModelStore models;
     private final Snapshot snapshot;
 
-    JobPartsApi(UsedUpService service, PartsOfJob parts, ToldStore told, ModelStore models, Snapshot snapshot) {
+    JobPartsApi(
+            UsedUpService service,
+            PartsOfJob parts,
+            ShelfOfJob shelf,
+            ToldStore told,
+            ModelStore models,
+            Snapshot snapshot) {
         this.service = service;
         this.parts = parts;
+        this.shelf = shelf;
         this.told = told;
         this.models = models;
         this.snapshot = snapshot;
@@ -60,6 +68,20 @@ public class JobPartsApi {
     List<PartsOfJob.JobPart> putBack(@PathVariable long job, @PathVariable long used, Pen pen) {
         pen.once("put back", by -> service.putBack(by, job, used));
         return snapshot.read(() -> parts.ofJob(job));
+    }
+
+    /** Nobody else takes them until they are used or put back. */
+    @PostMapping("/api/jobs/{job}/aside")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<ShelfOfJob.SetAside> setAside(@PathVariable long job, @Valid @RequestBody PartUsed said, Pen pen) {
+        pen.once(said, by -> shelf.aside(by, job, said.partId(), said.count()));
+        return snapshot.read(() -> shelf.ofJob(job));
+    }
+
+    @DeleteMapping("/api/jobs/{job}/aside/{part}")
+    List<ShelfOfJob.SetAside> asideBack(@PathVariable long job, @PathVariable long part, Pen pen) {
+        pen.once("back in its drawer", by -> shelf.back(by, job, part));
+        return snapshot.read(() -> shelf.ofJob(job));
     }
 
     @GetMapping("/api/parts/{part}/usual-amount")

@@ -100,12 +100,33 @@ public class PartsOfJob {
         if (more == 0) {
             return;
         }
-        long value = cost(fitted, more);
         PartAccount to = place.teller() == Teller.USE ? PartAccount.JOB : PartAccount.UNIT;
-        drawers.move(
-                by,
-                new DrawerStore.Movement(what, more, fitted.cameFrom().account(), to, value),
-                new DrawerStore.For(Optional.of(job), place.finding(), place.thing(), why));
+        DrawerStore.For reason = new DrawerStore.For(Optional.of(job), place.finding(), place.thing(), why);
+        int aside = fromShelf(by, job, fitted, more, to, reason);
+        if (more > aside) {
+            long value = cost(fitted, more - aside);
+            drawers.move(
+                    by,
+                    new DrawerStore.Movement(
+                            what, more - aside, fitted.cameFrom().account(), to, value),
+                    reason);
+        }
+    }
+
+    /** What is set aside for the job goes first. @return how many that were */
+    private int fromShelf(By by, long job, Fitted fitted, int more, PartAccount to, DrawerStore.For reason) {
+        if (fitted.cameFrom() != CameFrom.DRAWER) {
+            return 0;
+        }
+        Stock lies = drawers.held(fitted.what(), "set aside", PartAccount.SHELF, job);
+        int taken = Math.min(more, lies.count());
+        if (taken > 0) {
+            drawers.move(
+                    by,
+                    new DrawerStore.Movement(fitted.what(), taken, PartAccount.SHELF, to, lies.costOf(taken)),
+                    reason);
+        }
+        return taken;
     }
 
     /**
@@ -154,6 +175,13 @@ public class PartsOfJob {
                                     .toList());
                 })
                 .toList();
+    }
+
+    /** Whether the ledger tells of a part at a thing of this job. */
+    public boolean toldByLedger(long job, String thing) {
+        return told.ofJob(job).stream()
+                .anyMatch(row -> row.told().teller() == Teller.LEDGER
+                        && row.thing().filter(thing::equals).isPresent());
     }
 
     /** The drawer's part that went in last at a thing of a revision's notes, and stands. */

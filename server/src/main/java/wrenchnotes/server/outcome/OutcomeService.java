@@ -11,6 +11,7 @@ import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Refused;
+import wrenchnotes.server.drawer.ShelfOfJob;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
@@ -26,6 +27,7 @@ public class OutcomeService {
     private final FactsStore facts;
     private final ArrivalStore arrivals;
     private final TimeWorkedStore worked;
+    private final ShelfOfJob shelf;
     private final Journal journal;
 
     OutcomeService(
@@ -34,12 +36,14 @@ public class OutcomeService {
             FactsStore facts,
             ArrivalStore arrivals,
             TimeWorkedStore worked,
+            ShelfOfJob shelf,
             Journal journal) {
         this.outcomes = outcomes;
         this.jobs = jobs;
         this.facts = facts;
         this.arrivals = arrivals;
         this.worked = worked;
+        this.shelf = shelf;
         this.journal = journal;
     }
 
@@ -72,6 +76,7 @@ public class OutcomeService {
             throw Refused.because(reasons);
         }
         belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
+        shelf.clear(by, id);
         jobs.handOver(by, id, worked.millis(id), known.sinceOpened().goesUntested());
         String to = job.brought()
                 .owner()

@@ -22,6 +22,7 @@ import wrenchnotes.core.job.Status;
 import wrenchnotes.server.check.CheckStore;
 import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.drawer.PartsOfJob;
+import wrenchnotes.server.drawer.ShelfOfJob;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.FactsStore;
@@ -49,6 +50,7 @@ public class SheetApi {
     private final CheckStore checks;
     private final OutcomeStore outcomes;
     private final PartsOfJob parts;
+    private final ShelfOfJob shelf;
     private final UnitMarkStore marks;
     private final LoanService loans;
     private final StoryStore stories;
@@ -64,6 +66,7 @@ public class SheetApi {
             CheckStore checks,
             OutcomeStore outcomes,
             PartsOfJob parts,
+            ShelfOfJob shelf,
             UnitMarkStore marks,
             LoanService loans,
             StoryStore stories,
@@ -77,6 +80,7 @@ public class SheetApi {
         this.checks = checks;
         this.outcomes = outcomes;
         this.parts = parts;
+        this.shelf = shelf;
         this.marks = marks;
         this.loans = loans;
         this.stories = stories;
@@ -107,6 +111,7 @@ public class SheetApi {
      * @param electrical the last electrical check, in words
      * @param parts what the job took, wherever it was told
      * @param partsMinor what that cost
+     * @param aside parts that are set aside for it and not used yet
      * @param unitMarks what stays with the unit: not as made any more, revived, made here, second-hand
      * @param story newest first
      * @param storyIsLonger whether older lines were left out
@@ -137,6 +142,7 @@ public class SheetApi {
             List<OutcomeStore.OutcomeRow> outcomes,
             List<PartsOfJob.JobPart> parts,
             long partsMinor,
+            List<ShelfOfJob.SetAside> aside,
             List<UnitMarkStore.UnitMark> unitMarks,
             List<JobStore.Stay> otherStays,
             List<StoryStore.Line> story,
@@ -180,6 +186,7 @@ public class SheetApi {
                 outcomes.ofJob(id),
                 took,
                 took.stream().mapToLong(PartsOfJob.JobPart::costMinor).sum(),
+                shelf.ofJob(id),
                 marks.of(job.unitId()),
                 jobs.otherStays(job),
                 story.stream().limit(STORY_LINES).toList(),

@@ -71,7 +71,7 @@ class GaugesIT {
         measure("centre to centre", "18");
         window.says("taken as 6.096 mm", "way round", "From the drawers", "belt 50 × 1.2 square");
         measure("driven pulley", "60");
-        window.says("path.centresMm is 18.0; with these pulleys it must be above 27.0");
+        window.says("path.centresMm is 18.0; with these pulleys it must be above 33.0");
         measure("driven pulley", "six");
         window.says("No quantity can be read in \"six\"");
         measure("driven pulley", "6");

@@ -50,10 +50,6 @@ public class ShelfOfJob {
                 .findFirst()
                 .orElseThrow(() -> new NotFound("None of that part is set aside for this job"));
         back(by, job, one);
-        journal.write(
-                by,
-                Journal.Entry.ofJob(
-                        job, "part", part, "Back in its drawer: " + one.count() + " × " + one.name(), null));
     }
 
     /** The job is over: what was set aside and not used goes back where it lay. */
@@ -64,6 +60,10 @@ public class ShelfOfJob {
     private void back(By by, long job, SetAside one) {
         Stock lies = drawers.held(DrawerStore.What.of(one.partId()), one.name(), PartAccount.SHELF, job);
         move(by, job, one.partId(), one.count(), PartAccount.SHELF, PartAccount.DRAWER, lies, "not used");
+        journal.write(
+                by,
+                Journal.Entry.ofJob(
+                        job, "part", one.partId(), "Back in its drawer: " + one.count() + " × " + one.name(), null));
     }
 
     private void move(By by, long job, long part, int count, PartAccount from, PartAccount to, Stock lies, String why) {

@@ -141,15 +141,10 @@ public final class BleedGauge {
                 trained ? Optional.empty() : needed.rating(asked.ohms()),
                 resistor,
                 meter,
-                trained || constants == 0 ? Optional.empty() : Optional.of(proposed(needed, limit, slower)),
+                trained || constants == 0 ? Optional.empty() : Optional.of(needed.proposed(limit, slower)),
                 curve(asked.volts(), worst, constants),
                 cautions(trained),
                 List.copyOf(reasons));
-    }
-
-    private static BleederProposed proposed(BleedResistor needed, double limit, double slower) {
-        BleedResistor.ProposedResistor one = needed.proposed(limit, slower);
-        return new BleederProposed(one.ohms(), one.series(), one.watts(), one.seconds());
     }
 
     private static List<String> cautions(boolean trained) {

@@ -3,6 +3,7 @@ package wrenchnotes.core.gauge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import wrenchnotes.core.gauge.BleedGauge.BleederProposed;
 
 /**
  * What a resistor must stand to bleed a charge. Not the first moment alone decides: a wire-wound one bears {@value #OVERLOAD} times its
@@ -53,20 +54,17 @@ final class BleedResistor {
     /**
      * A resistor from any drawer that does it in half a minute, or as quickly as ten watts can.
      *
-     * @param ohms of each @param series how many of them one after the other, so that each stands its share of the volts
-     * @param watts rated, of each @param seconds until it is time to measure, at the worst of both tolerances
+     * @param limit volts to come down to
+     * @param slow by how much the resistor may be larger than marked: 1.1
      */
-    record ProposedResistor(double ohms, int series, double watts, double seconds) {}
-
-    /** @param limit volts to come down to @param slow by how much the resistor may be larger than marked: 1.1 */
-    ProposedResistor proposed(double limit, double slow) {
+    BleederProposed proposed(double limit, double slow) {
         int series = (int) Math.ceil(volts / BODY_VOLTS);
-        List<ProposedResistor> tried = new ArrayList<>();
+        List<BleederProposed> tried = new ArrayList<>();
         for (double watts : RATINGS) {
             if (watts > HANDY_WATTS) {
                 break;
             }
-            ProposedResistor one = smallest(watts, series, limit, slow);
+            BleederProposed one = smallest(watts, series, limit, slow);
             tried.add(one);
             if (one.seconds() <= PATIENCE) {
                 return one;
@@ -76,11 +74,11 @@ final class BleedResistor {
     }
 
     /** The smallest preferred value that so many watts in all bear. */
-    private ProposedResistor smallest(double watts, int series, double limit, double slow) {
+    private BleederProposed smallest(double watts, int series, double limit, double slow) {
         for (double ohms : PreferredValues.E12.within(1, 1e8)) {
             if (wattsNeeded(ohms * series) <= watts * series) {
                 double seconds = ohms * series * slow * farads * Math.max(0, Math.log(volts / limit));
-                return new ProposedResistor(ohms, series, watts, seconds);
+                return new BleederProposed(ohms, series, watts, seconds);
             }
         }
         throw new IllegalStateException("No resistor of 100 MΩ bears " + volts + " V");

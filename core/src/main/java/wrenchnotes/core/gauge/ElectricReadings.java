@@ -47,11 +47,7 @@ public final class ElectricReadings {
     private static Judgement worst(List<Reading> readings) {
         List<Judgement> verdicts =
                 readings.stream().flatMap(one -> one.verdict().stream()).toList();
-        return verdicts.contains(Judgement.BAD)
-                ? Judgement.BAD
-                : verdicts.isEmpty() || verdicts.contains(Judgement.CAN_NOT_SAY)
-                        ? Judgement.CAN_NOT_SAY
-                        : Judgement.GOOD;
+        return verdicts.isEmpty() ? Judgement.CAN_NOT_SAY : Judgement.worst(verdicts);
     }
 
     /** The pins that were read; an output carries the verdict of its gate. */

@@ -105,7 +105,7 @@ public final class LogicGauge {
     private final LogicFamily family;
     private final double supply;
     private final List<String> reasons = new ArrayList<>();
-    /** Why no gate can be judged; or why the chip cannot be called good. */
+    /** What is still to be said before the chip can be called good. */
     private final List<String> missing = new ArrayList<>();
 
     private LogicGauge(LogicAsked asked, LogicChip chip) {

@@ -61,5 +61,11 @@ export const BENCH = {
   hazardDeep: ['#3A1F1B', '#FBECEA'],
 } as const;
 
-/** The same everywhere: masking tape is what it is. */
-export const FIXED = { tape: '#EBDCAB', onTape: '#2B2614' } as const;
+/** The same everywhere: masking tape is what it is, and a chip is black. */
+export const FIXED = {
+  tape: '#EBDCAB',
+  onTape: '#2B2614',
+  chipBody: '#1F2B29',
+  chipGood: '#8FC9B4',
+  chipBad: '#F0705F',
+} as const;

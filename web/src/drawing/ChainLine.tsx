@@ -11,7 +11,10 @@ export function ChainLine({ stages, found }: { stages: Stage[]; found: Schemas['
       {stages.map((stage, at) => {
         const x = (at % 6) * 138 + 8;
         const y = Math.floor(at / 6) * 120 + 34;
-        const may = at >= found.from && at <= found.to;
+        const may =
+          found.faults.length > 0
+            ? found.faults.some((span) => at >= span.from && at <= span.to)
+            : at >= found.from && at <= found.to;
         const it = found.faulty === at;
         return (
           <g key={at}>
@@ -24,6 +27,7 @@ export function ChainLine({ stages, found }: { stages: Stage[]; found: Schemas['
               fill={it ? colours.badPale : may ? colours.card : colours.idle}
               stroke={it ? colours.hazard : may ? colours.mat : colours.line}
               strokeWidth={it ? 4 : 2}
+              strokeDasharray={may && !it ? '6 4' : undefined}
             />
             <Lettering x={x + 52} y={y + 29} textAnchor="middle" fill={colours.ink} size={14}>
               {stage.name.slice(0, 14)}

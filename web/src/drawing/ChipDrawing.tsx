@@ -60,16 +60,18 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
       role="img"
       aria-label={`Chip ${found.chip.number}: ${found.verdict}`}
     >
-      <rect x={70} y={10} width={170} height={376} rx={6} fill={colours.ink} />
+      <rect x={70} y={10} width={170} height={376} rx={6} fill={colours.chipBody} />
       <circle cx={155} cy={12} r={14} fill={colours.paper} />
       {found.gates.map((gate) => {
         const [ox, oy] = at(gate.gate.output);
         const colour =
           gate.verdict === 'BAD'
-            ? colours.hazardLight
+            ? colours.chipBad
             : gate.verdict === 'GOOD'
-              ? '#8FC9B4'
-              : colours.brassLight;
+              ? colours.chipGood
+              : colours.tape;
+        const does = gate.gate.function ?? found.chip.function;
+        const open = gate.verdict === 'CAN_NOT_SAY';
         return (
           <g
             key={gate.gate.output}
@@ -93,10 +95,17 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
               d={`M${ox < 155 ? 70 : 240} ${oy}H${ox < 155 ? 128 : 182}V${middle(gate)}`}
               strokeDasharray="5 3"
             />
-            {NEGATED.includes(found.chip.function) && (
-              <circle cx={ox < 155 ? 128 : 182} cy={middle(gate) + 21} r={5} fill={colours.ink} />
+            {NEGATED.includes(does) && (
+              <circle cx={ox < 155 ? 128 : 182} cy={middle(gate) + 21} r={5} fill={colours.chipBody} />
             )}
-            <rect x={ox < 155 ? 112 : 168} y={middle(gate) - 16} width={30} height={32} fill={colours.ink} />
+            <rect
+              x={ox < 155 ? 112 : 168}
+              y={middle(gate) - 16}
+              width={30}
+              height={32}
+              fill={colours.chipBody}
+              strokeDasharray={open ? '4 4' : undefined}
+            />
             <Lettering
               x={ox < 155 ? 127 : 183}
               y={middle(gate) + 6}
@@ -105,7 +114,7 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
               fill={colour}
               size={15}
             >
-              {SYMBOLS[found.chip.function]}
+              {open ? '?' : SYMBOLS[does]}
             </Lettering>
           </g>
         );

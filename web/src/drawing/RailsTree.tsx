@@ -3,11 +3,22 @@ import { colours } from '../theme';
 import { Lettering } from './Lettering';
 import { short } from './short';
 
-type RailAsked = { name: string; from?: string; nominal: number; measured?: number };
+type RailAsked = { name: string; from?: string; measured?: number };
 
 const MARKS: Record<Schemas['RailRead']['verdict'], string> = { GOOD: '✓', BAD: '✗', CAN_NOT_SAY: '?' };
 
-/** The supply as a tree from the mains: each rail a bar within what is expected of it, bad ones in red and struck through. */
+function edge(verdict: Schemas['RailRead']['verdict'] | undefined, culprit: boolean) {
+  return culprit
+    ? { stroke: colours.hazard, strokeWidth: 4 }
+    : verdict === 'CAN_NOT_SAY'
+      ? { stroke: colours.amberInk, strokeWidth: 2, strokeDasharray: '6 4' }
+      : { stroke: colours.line, strokeWidth: 1.5 };
+}
+
+/**
+ * The supply as a tree from the mains: each rail with what is expected of it, the bad ones on a broken red line. What cannot be told has a dashed
+ * outline, never that of good.
+ */
 export function RailsTree({ rails, found }: { rails: RailAsked[]; found: Schemas['RailsFound'] }) {
   const depth = (rail: RailAsked): number => {
     const source = rails.find((one) => one.name === rail.from);
@@ -40,11 +51,10 @@ export function RailsTree({ rails, found }: { rails: RailAsked[]; found: Schemas
         height={30}
         rx={3}
         fill={colours.card}
-        stroke={colours.line}
-        strokeWidth={1.5}
+        {...edge(found.mains, found.culprit === 'mains')}
       />
-      <Lettering x={12} y={24} fill={colours.ink} size={16} bold>
-        mains
+      <Lettering x={12} y={24} fill={found.mains === 'BAD' ? colours.hazard : colours.ink} size={16} bold>
+        {`mains ${found.mains === 'GOOD' ? '' : MARKS[found.mains]}`}
       </Lettering>
       {ordered.map((rail, at) => {
         const read = found.rails.find((one) => one.name === rail.name);
@@ -69,14 +79,15 @@ export function RailsTree({ rails, found }: { rails: RailAsked[]; found: Schemas
               height={44}
               rx={3}
               fill={colours.card}
-              stroke={found.culprit === rail.name ? colours.hazard : colours.line}
-              strokeWidth={found.culprit === rail.name ? 4 : 1.5}
+              {...edge(read?.verdict, found.culprit === rail.name)}
             />
             <Lettering x={x(rail) + 10} y={y(at) - 3} fill={colours.ink} size={16} bold>
               {rail.name}
             </Lettering>
             <Lettering x={x(rail) + 10} y={y(at) + 15} fill={colours.muted} size={13}>
-              {read ? `${short(read.minVolts)} to ${short(read.maxVolts)} V` : ''}
+              {read?.minVolts !== undefined && read.maxVolts !== undefined
+                ? `${short(read.minVolts)} to ${short(read.maxVolts)} V`
+                : 'not known'}
             </Lettering>
             <Lettering
               x={x(rail) + 200}

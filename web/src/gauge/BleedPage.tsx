@@ -71,6 +71,7 @@ export function BleedPage() {
             label="charged to"
             unit="V"
             metered={{ fn: 'VOLTS_DC', at: 'bleed/volts' }}
+            caution="Meter and probes must stand it: look at what is printed on both first."
             value={said.volts}
             set={set('volts')}
             problem={problemOf(query, 'volts')}
@@ -79,6 +80,7 @@ export function BleedPage() {
             label="through"
             unit="Ω"
             metered={{ fn: 'OHMS', at: 'bleed/ohms' }}
+            caution="The resistor alone, before it goes to the capacitor: never ohms across what is charged."
             value={said.ohms}
             set={set('ohms')}
             problem={problemOf(query, 'ohms')}

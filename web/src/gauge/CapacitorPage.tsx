@@ -247,6 +247,7 @@ function Fields({
         value={said.farads}
         set={put('farads')}
         metered={{ fn: 'FARADS', at: `capacitor/${at}` }}
+        caution="Measured only when it is out or discharged, and seen to be: measure volts first."
       />
       <Measure label="stands" unit="V" value={said.volts} set={put('volts')} />
       {EITHER.includes(said.kind) && (

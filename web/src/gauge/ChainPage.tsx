@@ -6,10 +6,12 @@ import { type Signal, type Stage, SIGNALS as WORDS } from '../drawing/signals';
 import { Act } from '../parts/Buttons';
 import { bareField } from '../parts/Fields';
 import { quantity } from '../typed/quantity';
-import { Figure, Gauge, Reasons, useGauge } from './Frame';
+import { Figure, Gauge, Reasons, useGauge, VerdictOf } from './Frame';
 import { useTyped } from './useTyped';
 
 const TURN: Record<Signal, Signal> = { UNKNOWN: 'GOOD', GOOD: 'BAD', BAD: 'UNKNOWN' };
+/** A bad one is not this chain's fault, and is not asked about. */
+const TURN_INPUT: Record<Signal, Signal> = { UNKNOWN: 'GOOD', GOOD: 'UNKNOWN', BAD: 'UNKNOWN' };
 const EXAMPLE: Stage[] = [
   { name: 'pick-up', out: 'GOOD', odds: '3', minutes: '4' },
   { name: 'first stage', out: 'UNKNOWN', odds: '1', minutes: '2' },
@@ -19,7 +21,8 @@ const EXAMPLE: Stage[] = [
   { name: 'output', out: 'BAD', odds: '1', minutes: '1' },
 ];
 
-const BLANK: { stages: Stage[] } = {
+const BLANK: { input: Signal; stages: Stage[] } = {
+  input: 'UNKNOWN',
   stages: [
     { name: 'first', out: 'UNKNOWN', odds: '1', minutes: '1' },
     { name: 'last', out: 'BAD', odds: '1', minutes: '1' },
@@ -28,16 +31,16 @@ const BLANK: { stages: Stage[] } = {
 
 export function ChainPage() {
   const [said, say] = useTyped('chain', BLANK);
-  const { stages } = said;
+  const { stages, input } = said;
   const setStages = (next: Stage[] | ((now: Stage[]) => Stage[])) =>
-    say((now) => ({ stages: typeof next === 'function' ? next(now.stages) : next }));
+    say((now) => ({ ...now, stages: typeof next === 'function' ? next(now.stages) : next }));
   const set = (at: number, part: Partial<Stage>) =>
     setStages((now) => now.map((one, n) => (n === at ? { ...one, ...part } : one)));
   const asked = stages.every((one) => one.name.trim())
     ? {
         stages: stages.map((one, at) => ({
           name: one.name,
-          in: at === 0 ? ('GOOD' as Signal) : ('UNKNOWN' as Signal),
+          in: at === 0 ? input : ('UNKNOWN' as Signal),
           out: one.out,
           priorBad: quantity(one.odds),
           minutes: quantity(one.minutes),
@@ -54,13 +57,25 @@ export function ChainPage() {
       asked={asked}
       typed={said}
       query={query}
-      example={() => setStages(EXAMPLE)}
+      example={() => say({ input: 'GOOD', stages: EXAMPLE })}
       clear={() => say(BLANK)}
       fields={
         <>
           <Box color="muted" fontSize="sm">
             The stages in the order of the signal. Tap what its output shows; odds and minutes to probe move
             the next place.
+          </Box>
+          <Box display="flex" alignItems="center" justifyContent="space-between" py="4px">
+            <span>what goes in</span>
+            <Act
+              minH="36px"
+              w="92px"
+              px="6px"
+              aria-label={`What goes in: ${WORDS[input]}`}
+              onClick={() => say((now) => ({ ...now, input: TURN_INPUT[now.input] }))}
+            >
+              {WORDS[input]}
+            </Act>
           </Box>
           {stages.map((one, at) => (
             <Box
@@ -129,7 +144,14 @@ export function ChainPage() {
           <ChainLine stages={stages} found={found} />
           {found.faulty !== undefined ? (
             <Box fontSize="xl">
-              It is <b>{stages[found.faulty]?.name}</b>.
+              {found.faults.length > 1 ? (
+                <>
+                  <VerdictOf verdict="CAN_NOT_SAY" words="more than one" /> The first is{' '}
+                </>
+              ) : (
+                'It is '
+              )}
+              <b>{stages[found.faulty]?.name}</b>.
             </Box>
           ) : (
             found.probeAfter !== undefined && (

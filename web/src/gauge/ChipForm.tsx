@@ -7,23 +7,26 @@ import { answers } from '../api/queries';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text, Words } from '../parts/Fields';
 import { Trouble } from '../parts/States';
+import { quantity } from '../typed/quantity';
 
 type Function = Schemas['LogicChip']['function'];
 const FUNCTIONS: Function[] = ['NAND', 'NOR', 'AND', 'OR', 'XOR', 'NOT', 'BUFFER'];
 
-/** "1 2 13 > 12; 3 4 5 > 6": the inputs of each gate, an arrow, its output. */
+/** "1 2 13 > 12; 3 4 > 6 nor": the inputs of each gate, an arrow, its output, and what it does if it is not what the others do. */
 function gates(typed: string): Schemas['LogicGate'][] {
   return typed
     .split(/[;\n]/)
     .filter((one) => one.trim())
     .map((one) => {
-      const [inputs = '', output = ''] = one.split(/>|→/);
+      const [inputs = '', rest = ''] = one.split(/>|→/);
+      const [output = '', does = ''] = rest.trim().split(/[\s:]+/);
       return {
         inputs: inputs
           .trim()
           .split(/[\s,]+/)
           .map(Number),
-        output: Number(output.trim()),
+        output: Number(output),
+        function: does ? (does.toUpperCase() as Function) : undefined,
       };
     });
 }
@@ -31,7 +34,7 @@ function gates(typed: string): Schemas['LogicGate'][] {
 /** A chip that does not ship with the application, as its data sheet has it. */
 export function ChipForm({ done }: { done: (number: string) => void }) {
   const client = useQueryClient();
-  const [said, say] = useState({ number: '', gates: '', pins: '14', ground: '7', supply: '14' });
+  const [said, say] = useState({ number: '', gates: '', pins: '14', ground: '7', supply: '14', bears: '' });
   const [does, setDoes] = useState<Function>('NAND');
   const [openCollector, setOpen] = useState(false);
   const put = useMutation({
@@ -42,6 +45,7 @@ export function ChipForm({ done }: { done: (number: string) => void }) {
             number: said.number.replace(/^74[A-Za-z]*/, ''),
             function: does,
             openCollector,
+            openCollectorVolts: openCollector ? quantity(said.bears, 'V') : undefined,
             pins: Number(said.pins),
             ground: Number(said.ground),
             supply: Number(said.supply),
@@ -71,8 +75,18 @@ export function ChipForm({ done }: { done: (number: string) => void }) {
           open collector
         </Chip>
       </Box>
+      {openCollector && (
+        <Text
+          label="Its outputs bear, V"
+          compact
+          inputMode="decimal"
+          placeholder="as its data sheet has it; its supply if empty"
+          value={said.bears}
+          onChange={type('bears')}
+        />
+      )}
       <Words
-        label="Gates: inputs > output"
+        label="Gates: inputs > output, and its kind if it is another"
         compact
         placeholder="1 2 13 > 12; 3 4 5 > 6; 9 10 11 > 8"
         value={said.gates}

@@ -27,6 +27,13 @@ const METERED: Partial<Record<Unit, Metered['fn']>> = {
   Ω: 'OHMS',
   µF: 'FARADS',
 };
+/** Beside the first reading, before a probe is put there. */
+const CAUTIONS: Partial<Record<Unit, string>> = {
+  Ω: 'Off, unplugged and discharged first: what is charged hurts whoever measures it, and the meter.',
+  µF: 'Off, unplugged and discharged first: what is charged hurts whoever measures it, and the meter.',
+  V: 'Above 60 V clip on with it unplugged, then power; one hand free of it.',
+  'V~': 'Above 30 V~ clip on with it unplugged. Mains-side points only if you are qualified where you are.',
+};
 const BLANK = { readings: [''], min: '', max: '', u: '', unit: 'V' as Unit };
 
 export function LimitPage() {
@@ -79,6 +86,7 @@ export function LimitPage() {
               value={one}
               set={type(at)}
               metered={metered && { fn: metered, at: `limit/${at}` }}
+              caution={at === 0 ? CAUTIONS[said.unit] : undefined}
               problem={problemOf(query, `readings[${at}]`)}
             />
           ))}

@@ -60,7 +60,7 @@ export function LogicPage() {
     }),
   );
   const asked =
-    chip.trim().length > 3
+    chip.trim().length > 1
       ? {
           chip,
           rule,
@@ -176,7 +176,7 @@ export function LogicPage() {
                 verdict={now.verdict === 'SUSPECT' ? 'BAD' : now.verdict}
                 words={{ GOOD: 'good', SUSPECT: 'suspect', CAN_NOT_SAY: 'cannot say' }[now.verdict]}
               />{' '}
-              {chip.toUpperCase()}: {now.chip.gates.length} × {floor.LogicFunction[now.chip.function]}
+              {chip.toUpperCase()}: {kinds(now.chip)}
               {now.chip.openCollector && ', open collector'}
             </Box>
             <Reasons reasons={now.reasons} />
@@ -194,6 +194,12 @@ export function LogicPage() {
       )}
     </Gauge>
   );
+}
+
+/** "4 × nand"; of several kinds each. */
+function kinds(chip: Schemas['LogicChip']): string {
+  const all = chip.gates.map((gate) => floor.LogicFunction[gate.function ?? chip.function]);
+  return [...new Set(all)].map((one) => `${all.filter((other) => other === one).length} × ${one}`).join(', ');
 }
 
 function upwards(pins: number[]): number[] {

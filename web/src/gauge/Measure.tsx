@@ -12,6 +12,7 @@ export function Measure({
   set,
   problem,
   metered,
+  caution,
 }: {
   label: string;
   unit?: string;
@@ -20,6 +21,8 @@ export function Measure({
   problem?: string;
   /** what a bench meter would be asked for it */
   metered?: Metered;
+  /** what comes before a probe touches it */
+  caution?: string;
 }) {
   const id = useId();
   const typed = readQuantity(value, unit);
@@ -28,6 +31,7 @@ export function Measure({
   const other = read !== undefined && typedUnit !== '' && typedUnit !== unit;
   return (
     <Box borderTop="1px solid" borderColor="line" py="5px">
+      {caution && <Beware>{caution}</Beware>}
       <Box display="grid" gridTemplateColumns="1fr 110px 34px" gap="6px" alignItems="center">
         <chakra.label htmlFor={id}>{label}</chakra.label>
         <MeterInput
@@ -60,6 +64,15 @@ export function Measure({
           {problem}
         </Box>
       )}
+    </Box>
+  );
+}
+
+/** Beside the field that is to be measured: what can hurt there. */
+export function Beware({ children }: { children: string }) {
+  return (
+    <Box fontSize="xs" color="ink" borderLeft="4px solid" borderColor="hazard" pl="6px" mb="3px">
+      {children}
     </Box>
   );
 }

@@ -1,17 +1,35 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { RailsTree } from '../drawing/RailsTree';
-import { Act } from '../parts/Buttons';
+import { Act, Chip } from '../parts/Buttons';
 import { bareField } from '../parts/Fields';
 import { quantity } from '../typed/quantity';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
-import { Measure } from './Measure';
+import { Beware, Measure } from './Measure';
 import { MeterInput } from './meter';
 import { useTyped } from './useTyped';
 
 type Kind = Schemas['Rail']['kind'];
-type Line = { name: string; from: string; kind: Kind; nominal: string; measured: string };
+type Rectifier = NonNullable<Schemas['Rail']['rectifier']>;
+type Line = {
+  name: string;
+  from: string;
+  kind: Kind;
+  nominal: string;
+  measured: string;
+  /** how a raw rail comes from its winding; empty if nobody said */
+  rectifier?: Rectifier | '';
+  /** what its regulator needs above its output */
+  above?: string;
+  unloaded?: boolean;
+};
 
+const RECTIFIERS: Record<Rectifier, string> = {
+  BRIDGE: 'bridge',
+  FULL_WAVE: 'two diodes, middle tap',
+  HALF_WAVE: 'one diode',
+  DOUBLER: 'doubler',
+};
 const KINDS: Record<Kind, string> = {
   SECONDARY_AC: 'winding',
   UNREGULATED: 'raw',
@@ -21,10 +39,24 @@ const KINDS: Record<Kind, string> = {
 /** A made-up supply of a sick unit: a diode of the larger bridge is open. */
 const SUPPLY: Line[] = [
   { name: '18 V~', from: '', kind: 'SECONDARY_AC', nominal: '18', measured: '18.9' },
-  { name: '25 V raw', from: '18 V~', kind: 'UNREGULATED', nominal: '25', measured: '14.6' },
+  {
+    name: '25 V raw',
+    from: '18 V~',
+    kind: 'UNREGULATED',
+    nominal: '25',
+    measured: '14.6',
+    rectifier: 'BRIDGE',
+  },
   { name: '15 V', from: '25 V raw', kind: 'REGULATED', nominal: '15', measured: '11.8' },
   { name: '8 V~', from: '', kind: 'SECONDARY_AC', nominal: '8', measured: '8.35' },
-  { name: '10 V raw', from: '8 V~', kind: 'UNREGULATED', nominal: '10', measured: '10.3' },
+  {
+    name: '10 V raw',
+    from: '8 V~',
+    kind: 'UNREGULATED',
+    nominal: '10',
+    measured: '10.3',
+    rectifier: 'BRIDGE',
+  },
   { name: '5 V', from: '10 V raw', kind: 'REGULATED', nominal: '5', measured: '5.03' },
 ];
 const BLANK = {
@@ -47,7 +79,7 @@ export function RailsPage() {
     say((now) => ({ ...now, lines: now.lines.map((line, n) => (n === at ? { ...line, ...part } : line)) }));
   const rails = lines.flatMap((line) => {
     const [volts, tolerancePercent] = within(line.nominal);
-    return line.name.trim() && volts !== undefined
+    return line.name.trim() && (volts !== undefined || line.measured.trim())
       ? [
           {
             name: line.name.trim(),
@@ -56,13 +88,16 @@ export function RailsPage() {
             nominal: volts,
             tolerancePercent,
             measured: quantity(line.measured, 'V'),
+            rectifier: line.rectifier || undefined,
+            dropoutVolts: quantity(line.above ?? '', 'V'),
+            unloaded: line.unloaded || undefined,
           },
         ]
       : [];
   });
   const [of, measured] = [quantity(nominal, 'V'), quantity(mains, 'V')];
   const asked =
-    of !== undefined && measured !== undefined && rails.length > 0
+    of !== undefined && rails.length > 0
       ? { mains: { nominal: of, measured }, rails, uncertaintyPercent: quantity(said.sure) }
       : undefined;
   const query = useGauge('rails', asked, () =>
@@ -88,6 +123,7 @@ export function RailsPage() {
             value={mains}
             set={put('mains')}
             metered={{ fn: 'VOLTS_AC', at: 'rails/mains' }}
+            caution="Mains: only if you are qualified where you are, and with nothing bare in reach."
             problem={problemOf(query, 'measured')}
           />
           <Measure
@@ -115,13 +151,14 @@ export function RailsPage() {
             <RailFields
               key={at}
               line={line}
-              others={lines.map((one) => one.name).filter((name) => name && name !== line.name)}
+              others={lines.filter((one) => one.name && one.name !== line.name)}
+              caution={query.data?.rails.find((one) => one.name === line.name.trim())?.caution}
               set={(part) => set(at, part)}
               remove={() => put('lines')(lines.filter((_, n) => n !== at))}
             />
           ))}
           <Box color="muted" fontSize="xs">
-            Should be 5, or 5 ±2 to be within 2 %.
+            Should be 5, or 5 ±2 to be within 2 %; empty if nobody knows.
           </Box>
           <Act
             mt="6px"
@@ -159,15 +196,18 @@ export function RailsPage() {
 function RailFields({
   line,
   others,
+  caution,
   set,
   remove,
 }: {
   line: Line;
-  others: string[];
+  others: Line[];
+  caution?: string;
   set: (part: Partial<Line>) => void;
   remove: () => void;
 }) {
   const small = { ...bareField, minH: '34px', minW: 0, px: '4px' };
+  const fromWinding = others.some((one) => one.name === line.from && one.kind === 'SECONDARY_AC');
   return (
     <Box
       role="group"
@@ -179,6 +219,11 @@ function RailFields({
       borderColor="line"
       py="4px"
     >
+      {caution && (
+        <Box gridColumn="1 / -1">
+          <Beware>{caution}</Beware>
+        </Box>
+      )}
       <chakra.input
         {...small}
         aria-label="Name"
@@ -193,7 +238,7 @@ function RailFields({
         onChange={(e) => set({ from: e.target.value })}
       >
         <option value="">mains</option>
-        {others.map((name) => (
+        {others.map(({ name }) => (
           <option key={name}>{name}</option>
         ))}
       </chakra.select>
@@ -229,6 +274,41 @@ function RailFields({
       <Act look="quiet" minH="32px" px="4px" aria-label={`Leave ${line.name} out`} onClick={remove}>
         ×
       </Act>
+      {line.kind === 'UNREGULATED' && (
+        <Box gridColumn="2 / -1" display="flex" gap="4px">
+          {fromWinding && (
+            <chakra.select
+              {...small}
+              aria-label={`How ${line.name} is rectified`}
+              value={line.rectifier ?? ''}
+              onChange={(e) => set({ rectifier: e.target.value as Rectifier | '' })}
+            >
+              <option value="">rectified: not said</option>
+              {Object.entries(RECTIFIERS).map(([kind, words]) => (
+                <option key={kind} value={kind}>
+                  {words}
+                </option>
+              ))}
+            </chakra.select>
+          )}
+          <Chip on={line.unloaded ?? false} onClick={() => set({ unloaded: !line.unloaded })}>
+            load off
+          </Chip>
+        </Box>
+      )}
+      {line.kind === 'REGULATED' && line.from && (
+        <Box gridColumn="2 / -1" display="flex" gap="6px" alignItems="center" fontSize="xs" color="muted">
+          needs above its output
+          <chakra.input
+            {...small}
+            w="64px"
+            aria-label={`${line.name} needs above its output`}
+            placeholder="2 V"
+            value={line.above ?? ''}
+            onChange={(e) => set({ above: e.target.value })}
+          />
+        </Box>
+      )}
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import { MeasuredScrew } from '../drawing/MeasuredScrew';
 import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
 import { quantity } from '../typed/quantity';
-import { Figure, Gauge, problemOf, Reasons, useGauge } from './Frame';
+import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { useJobInHand } from './KeepBar';
 import { Measure } from './Measure';
 import { useTyped } from './useTyped';
@@ -18,32 +18,43 @@ const HEADS = {
   HEXALOBULAR: 'hexalobular',
   HEXALOBULAR_SECURITY: 'hexalobular, pin',
 } as Record<Head, string>;
+const FLANKS: Record<NonNullable<Schemas['ThreadAsked']['flank']>, string> = {
+  WIDE: 'wide, 60°',
+  NARROW: 'narrow, 30°',
+};
 const BLANK = {
   diameter: '',
+  caliper: '',
   count: '',
+  counted: '',
   over: '',
   length: '',
   across: '',
   head: undefined as Head | undefined,
+  flank: undefined as keyof typeof FLANKS | undefined,
 };
 
 export function ThreadPage() {
   const [said, say, set] = useTyped('thread', BLANK);
   const job = useJobInHand();
   const { head } = said;
-  const mm = (field: Exclude<keyof typeof BLANK, 'head'>) => quantity(said[field], 'mm');
+  const mm = (field: Exclude<keyof typeof BLANK, 'head' | 'flank'>) => quantity(said[field], 'mm');
   const [diameterMm, count, overMm] = [mm('diameter'), quantity(said.count), mm('over')];
   const asked =
     diameterMm !== undefined
       ? {
           diameterMm,
           threads:
-            count !== undefined && overMm !== undefined ? { count: Math.round(count), overMm } : undefined,
+            count !== undefined && overMm !== undefined
+              ? { count: Math.round(count), overMm, uncertainty: quantity(said.counted) }
+              : undefined,
           lengthMm: mm('length'),
           head:
             head && (head === 'CROSS' || mm('across') !== undefined)
               ? { type: head, acrossMm: mm('across') }
               : undefined,
+          flank: said.flank,
+          uncertaintyMm: mm('caliper'),
         }
       : undefined;
   const query = useGauge('thread', asked && { ...asked, job }, () =>
@@ -72,6 +83,13 @@ export function ThreadPage() {
             problem={problemOf(query, 'diameterMm')}
           />
           <Measure
+            label="caliper known to ±"
+            unit="mm"
+            value={said.caliper}
+            set={set('caliper')}
+            problem={problemOf(query, 'uncertaintyMm')}
+          />
+          <Measure
             label="threads counted"
             value={said.count}
             set={set('count')}
@@ -84,7 +102,26 @@ export function ThreadPage() {
             set={set('over')}
             problem={problemOf(query, 'overMm')}
           />
-          <Measure label="long" unit="mm" value={said.length} set={set('length')} />
+          <Measure
+            label="count known to ±"
+            value={said.counted}
+            set={set('counted')}
+            problem={problemOf(query, 'uncertainty')}
+          />
+          <Measure
+            label="long"
+            unit="mm"
+            value={said.length}
+            set={set('length')}
+            problem={problemOf(query, 'lengthMm')}
+          />
+          <OneOf
+            label="Flanks of a coarse thread"
+            name="flanks"
+            words={FLANKS}
+            picked={said.flank}
+            pick={set('flank')}
+          />
           <OneOf label="Head" words={HEADS} picked={head} pick={set('head')} />
           {head && head !== 'CROSS' && (
             <Measure
@@ -100,14 +137,19 @@ export function ThreadPage() {
     >
       {({ found, places }) => (
         <>
-          <Box display="grid" gridTemplateColumns="1fr 240px" gap="20px">
+          <Box display="grid" gridTemplateColumns="1fr 320px" gap="20px">
             <MeasuredScrew
               diameter={asked?.diameterMm ?? 2}
-              pitch={found.pitchMm ?? found.designations[0]?.pitchMm ?? 0.5}
+              pitch={found.pitchMm}
               length={asked?.lengthMm ?? 10}
               coarse={found.form === 'TAPPING'}
             />
             <Box>
+              {!found.form && (
+                <Box mb="8px">
+                  <VerdictOf verdict="CAN_NOT_SAY" words={found.nearest ? 'nothing near' : 'left open'} />
+                </Box>
+              )}
               {found.goesInto && <Figure name="goes into" value={floor.GoesInto[found.goesInto]} />}
               {found.pitchMm !== undefined && <Figure name="pitch" value={`${short(found.pitchMm)} mm`} />}
               {found.driver && <Figure name="driver" value={found.driver} />}
@@ -118,11 +160,11 @@ export function ThreadPage() {
                   borderTop="1px solid"
                   borderColor="line"
                   py="3px"
-                  fontWeight={n === 0 ? 700 : 400}
+                  fontWeight={n === 0 && found.form ? 700 : 400}
                 >
                   {one.designation}{' '}
                   <Box as="span" color="muted" fontSize="xs" fontWeight={400}>
-                    {one.how}
+                    {one.standard}, {one.how}
                   </Box>
                 </Box>
               ))}

@@ -56,7 +56,7 @@ class GaugesOverHttpTest {
                         .get("found")
                         .get("goesInto")
                         .asString())
-                .isEqualTo("PLASTIC");
+                .isEqualTo("PLASTIC_OR_SHEET_METAL");
         assertThat(ask("rails", """
                         {"mains":{"nominal":230,"measured":236},
                          "rails":[{"name":"9 V~","from":null,"kind":"SECONDARY_AC","nominal":9,"tolerancePercent":null,"measured":2},

@@ -12,7 +12,9 @@ import wrenchnotes.core.unit.Spoken;
  * probe next so that the expected minutes to isolate it are least, by dynamic programming over the interval that is left (Bellman;
  * with equal odds and minutes this is half-splitting, common practice).
  *
- * <p>One stage is taken to be bad. The output of a stage is the input of the next; a probe there says on which side the fault lies.
+ * <p>One stage is taken to be bad, as long as the readings allow it: a signal that is good behind a bad one, or two words about one point, mean a reading
+ * to repeat, or several faults; each stretch from a good signal to a bad one has one then. The output of a stage is the input of the next; a probe there
+ * says on which side the fault lies. Without a good signal before it nothing is called faulty: it may lie before this chain.
  */
 public final class ChainGauge {
 
@@ -55,11 +57,15 @@ public final class ChainGauge {
         }
     }
 
+    /** Stages of which one is bad, from 0: the first and the last that may be it. */
+    public record ChainSpan(int from, int to) {}
+
     /**
-     * @param faulty index of the stage that is found, from 0; empty while it is not
-     * @param probeAfter index of the stage whose output to probe next; empty when it is found or everything is good
-     * @param expectedMinutes from here until it is isolated; 0 when it is found
+     * @param faulty index of the stage that is found, from 0; of several the first; empty while none is
+     * @param probeAfter index of the stage whose output to probe next; empty when there is nothing to probe after a stage
+     * @param expectedMinutes from here until the first fault is isolated; 0 when it is found
      * @param from index of the first stage that may be it @param to index of the last
+     * @param faults where the readings put a fault, in order: none while nothing bad was seen, several if one does not explain them
      */
     public record ChainFound(
             Optional<Integer> faulty,
@@ -67,90 +73,121 @@ public final class ChainGauge {
             double expectedMinutes,
             int from,
             int to,
+            List<ChainSpan> faults,
             List<String> reasons) {}
 
-    private ChainGauge() {}
+    private final List<ChainStage> stages;
+    private final List<ChainSpan> faults = new ArrayList<>();
+    /** What a single fault does not explain. */
+    private final List<String> against = new ArrayList<>();
+    /** Index of the stage behind the last good signal; is a guess until one was seen. */
+    private int good;
 
-    /** @throws Invalid if a signal is said to be good after it was bad, with the stages in question */
+    private boolean goodSeen;
+    private boolean firstGoodSeen;
+    private boolean bad;
+
+    private ChainGauge(List<ChainStage> stages) {
+        this.stages = stages;
+    }
+
+    /** @throws Invalid if the input of the first stage is said to be bad */
     public static ChainFound of(ChainAsked asked) {
-        List<ChainStage> stages = asked.stages();
-        int n = stages.size();
-        int from = 0;
-        int to = n - 1;
-        boolean anyBad = false;
-        for (int at = 0; at < n; at++) {
+        if (asked.stages().get(0).in() == Signal.BAD) {
+            throw new Invalid("stages[0].in", "The input of the first stage is bad: the fault lies before this chain");
+        }
+        return new ChainGauge(asked.stages()).found();
+    }
+
+    private ChainFound found() {
+        for (int at = 0; at < stages.size(); at++) {
             ChainStage stage = stages.get(at);
-            Signal in = at > 0 ? agreed(stages.get(at - 1).out(), stage.in(), stage) : stage.in();
-            if (in == Signal.GOOD) {
-                if (anyBad) {
-                    throw new Invalid(
-                            "stages[" + at + "].in",
-                            "The input of " + stage.name() + " is good, but a signal before it is bad: look again");
-                }
-                from = Math.max(from, at);
-            } else if (in == Signal.BAD) {
-                if (at == 0) {
-                    throw new Invalid(
-                            "stages[0].in", "The input of the first stage is bad: the fault lies before this chain");
-                }
-                to = anyBad ? to : at - 1;
-                anyBad = true;
-            }
+            seen(at, stage.in(), "the input of " + stage.name());
+            seen(at + 1, stage.out(), "the output of " + stage.name());
         }
-        Signal last = stages.get(n - 1).out();
-        if (last == Signal.GOOD && anyBad) {
-            throw new Invalid(
-                    "stages[" + (n - 1) + "].out",
-                    "The output of the last stage is good, but a signal before it is bad: look again");
-        }
-        if (last == Signal.GOOD) {
-            return new ChainFound(
-                    Optional.empty(),
-                    Optional.empty(),
-                    0,
-                    from,
-                    to,
-                    List.of("The output of the last stage is good: the fault is not in this chain."));
-        }
-        if (from == to && (anyBad || last == Signal.BAD)) {
-            return new ChainFound(
-                    Optional.of(from),
-                    Optional.empty(),
-                    0,
-                    from,
-                    to,
-                    List.of(stages.get(from).name() + " is the first with a good input and a bad output."));
-        }
-        return next(stages, from, to, anyBad || last == Signal.BAD);
-    }
-
-    private static Signal agreed(Signal out, Signal in, ChainStage stage) {
-        if (out != Signal.UNKNOWN && in != Signal.UNKNOWN && out != in) {
-            throw new Invalid(
-                    "stages",
-                    "The input of " + stage.name() + " and the output before it are the same point, but one is good and"
-                            + " one bad: the wire between them, or look again");
-        }
-        return out != Signal.UNKNOWN ? out : in;
-    }
-
-    private static ChainFound next(List<ChainStage> stages, int from, int to, boolean badAtTheEnd) {
-        if (!badAtTheEnd) {
-            return new ChainFound(
-                    Optional.empty(),
-                    Optional.of(to),
-                    stages.get(to).cost() + least(stages, from, to).minutes(),
-                    from,
-                    to,
-                    List.of("Nobody has seen a bad signal yet: probe the end first."));
-        }
-        Split split = least(stages, from, to);
         List<String> reasons = new ArrayList<>();
-        reasons.add((to - from + 1) + " stages may be it, " + stages.get(from).name() + " to "
-                + stages.get(to).name() + ".");
+        if (!against.isEmpty()) {
+            reasons.add(
+                    "A single fault does not explain it: " + String.join("; ", against)
+                            + ". Repeat these readings; if they stay, several faults at once are possible, or a wire between two stages is one.");
+        }
+        if (faults.isEmpty()) {
+            return notInside(reasons);
+        }
+        if (faults.size() > 1) {
+            faults.forEach(span -> reasons.add("One fault lies " + where(span) + "."));
+        }
+        ChainSpan first = faults.get(0);
+        return first.from() < first.to() ? split(first, reasons) : found(first.from(), reasons);
+    }
+
+    /** @param point 0 is what goes in, n what stage n − 1 gives out */
+    private void seen(int point, Signal signal, String what) {
+        if (signal == Signal.GOOD) {
+            if (bad) {
+                against.add(what + " is good behind a bad signal");
+            }
+            good = point;
+            goodSeen = true;
+            bad = false;
+        } else if (signal == Signal.BAD && !bad) {
+            if (good == point) {
+                against.add(what + " is bad, and what is before it at the same point is good");
+            } else {
+                firstGoodSeen |= faults.isEmpty() && goodSeen;
+                faults.add(new ChainSpan(good, point - 1));
+            }
+            bad = true;
+        }
+    }
+
+    private String where(ChainSpan span) {
+        String from = stages.get(span.from()).name();
+        return span.from() == span.to()
+                ? "in " + from
+                : "from " + from + " to " + stages.get(span.to()).name();
+    }
+
+    /** No stage is shown to be bad: all is good, nothing bad was seen, or only a wire is. */
+    private ChainFound notInside(List<String> reasons) {
+        int last = stages.size() - 1;
+        if (good > last || !reasons.isEmpty()) {
+            if (reasons.isEmpty()) {
+                reasons.add("The output of the last stage is good: the fault is not in this chain.");
+            }
+            return new ChainFound(Optional.empty(), Optional.empty(), 0, last, last, List.of(), reasons);
+        }
+        reasons.add("Nobody has seen a bad signal yet: probe the end first.");
+        double minutes = stages.get(last).cost() + least(stages, good, last).minutes();
+        return new ChainFound(Optional.empty(), Optional.of(last), minutes, good, last, List.of(), reasons);
+    }
+
+    private ChainFound found(int stage, List<String> reasons) {
+        reasons.add(
+                firstGoodSeen
+                        ? stages.get(stage).name() + " is the first with a good input and a bad output."
+                        : "Nobody has seen what goes in: probe the input of "
+                                + stages.get(stage).name()
+                                + ". Good, and it is this stage; bad, and the fault lies before this chain.");
+        Optional<Integer> faulty = firstGoodSeen ? Optional.of(stage) : Optional.empty();
+        return new ChainFound(faulty, Optional.empty(), 0, stage, stage, List.copyOf(faults), reasons);
+    }
+
+    private ChainFound split(ChainSpan span, List<String> reasons) {
+        Split split = least(stages, span.from(), span.to());
+        reasons.add((span.to() - span.from() + 1) + " stages may be it, "
+                + stages.get(span.from()).name() + " to "
+                + stages.get(span.to()).name() + ".");
         reasons.add("Probing after " + stages.get(split.after()).name() + " isolates it soonest: about "
                 + LimitGauge.number(split.minutes()) + " min from here.");
-        return new ChainFound(Optional.empty(), Optional.of(split.after()), split.minutes(), from, to, reasons);
+        return new ChainFound(
+                Optional.empty(),
+                Optional.of(split.after()),
+                split.minutes(),
+                span.from(),
+                span.to(),
+                List.copyOf(faults),
+                reasons);
     }
 
     private record Split(double minutes, int after) {}

@@ -20,34 +20,30 @@ public final class ElectricReadings {
     public static Measurement rails(RailsGauge.RailsAsked asked) {
         RailsGauge.RailsFound found = RailsGauge.of(asked);
         List<Reading> readings = new ArrayList<>();
-        readings.add(Reading.plain("mains", asked.mains().measured(), "V"));
+        asked.mains().measured().ifPresent(volts -> readings.add(Reading.plain("mains", volts, "V")));
         for (int at = 0; at < asked.rails().size(); at++) {
             RailsGauge.RailRead read = found.rails().get(at);
             asked.rails()
                     .get(at)
                     .measured()
-                    .ifPresent(volts -> readings.add(Reading.judged(
-                            read.name(),
-                            volts,
-                            "V",
-                            new Limits(Optional.of(read.minVolts()), Optional.of(read.maxVolts())),
-                            asked.uncertaintyOf(volts),
-                            read.verdict())));
+                    .ifPresent(volts -> readings.add(of(read, volts, asked.uncertaintyOf(volts))));
         }
-        Judgement verdict = worst(readings);
-        String said = found.culprit()
-                .map(name -> found.reasons().get(found.reasons().size() - 1))
-                .orElse(
-                        verdict == Judgement.GOOD
-                                ? (readings.size() - 1) + " measured, all as they should be"
-                                : "not all of them can be told");
+        List<Judgement> verdicts = new ArrayList<>(List.of(found.mains()));
+        found.rails().forEach(read -> verdicts.add(read.verdict()));
+        Judgement verdict = Judgement.worst(verdicts);
+        String said = found.culprit().isPresent()
+                ? String.join(" ", found.reasons())
+                : verdict == Judgement.GOOD
+                        ? asked.rails().size() + " measured, all as they should be"
+                        : "not all of them can be told";
         return new Measurement(readings, Optional.of(verdict), "Rails: " + said);
     }
 
-    private static Judgement worst(List<Reading> readings) {
-        List<Judgement> verdicts =
-                readings.stream().flatMap(one -> one.verdict().stream()).toList();
-        return verdicts.isEmpty() ? Judgement.CAN_NOT_SAY : Judgement.worst(verdicts);
+    private static Reading of(RailsGauge.RailRead read, double volts, double u) {
+        return read.minVolts().isPresent()
+                ? Reading.judged(
+                        read.name(), volts, "V", new Limits(read.minVolts(), read.maxVolts()), u, read.verdict())
+                : Reading.plain(read.name(), volts, "V");
     }
 
     /** The pins that were read; an output carries the verdict of its gate. */

@@ -5,6 +5,7 @@ import static wrenchnotes.core.gauge.LimitGauge.number;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
 
 /** What belt, gear and thread leave in a job's record. */
@@ -56,9 +57,12 @@ public final class LengthReadings {
         found.pitchMm().ifPresent(pitch -> readings.add(Reading.plain("pitch", pitch, "mm")));
         asked.lengthMm().ifPresent(length -> readings.add(Reading.plain("long", length, "mm")));
         String into = found.goesInto().map(one -> ", goes into " + one.words()).orElse("");
+        String names = found.designations().stream()
+                .map(ThreadGauge.ThreadMatch::designation)
+                .collect(Collectors.joining(" or "));
         return new Measurement(
                 readings,
                 Optional.empty(),
-                "Thread: nearest " + found.designations().get(0).designation() + into);
+                "Thread: " + (names.isEmpty() ? "no thread of the tables is near" : names) + into);
     }
 }

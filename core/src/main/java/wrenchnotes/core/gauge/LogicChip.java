@@ -12,7 +12,9 @@ import wrenchnotes.core.unit.Spoken;
  * A logic chip: which pins are the inputs and the output of each gate.
  *
  * @param number without the family, 2 to 4 digits: "00", "14", "133"
+ * @param function of those gates that say none of their own
  * @param openCollector its outputs only pull down; their high comes from a resistor elsewhere
+ * @param openCollectorVolts what such an output bears, 1 to 100; its supply if nobody said
  * @param pins 8 to 24, an even number
  * @param ground pin @param supply pin
  * @param gates 1 to 12; each pin has one use, but an input may be shared
@@ -21,6 +23,7 @@ public record LogicChip(
         String number,
         LogicFunction function,
         boolean openCollector,
+        Optional<Double> openCollectorVolts,
         int pins,
         int ground,
         int supply,
@@ -43,13 +46,17 @@ public record LogicChip(
         }
     }
 
-    /** @param inputs pins, 1 to 8 */
-    public record LogicGate(List<Integer> inputs, int output) {
+    /** @param inputs pins, 1 to 8 @param function if it is not what the others of its chip do */
+    public record LogicGate(List<Integer> inputs, int output, Optional<LogicFunction> function) {
         public LogicGate {
             Checked.present("inputs", inputs);
             inputs.forEach(pin -> Checked.present("inputs", pin));
             inputs = List.copyOf(inputs);
             Checked.within("inputs", inputs.size(), 1, MOST_INPUTS);
+        }
+
+        public LogicGate(List<Integer> inputs, int output) {
+            this(inputs, output, Optional.empty());
         }
     }
 
@@ -60,6 +67,10 @@ public record LogicChip(
             throw new Invalid("number", "number is \"" + number + "\"; say the digits behind 74: \"10\", \"133\"");
         }
         Checked.present("function", function);
+        openCollectorVolts.ifPresent(volts -> Checked.within("openCollectorVolts", volts, 1.0, 100.0));
+        if (openCollectorVolts.isPresent() && !openCollector) {
+            throw new Invalid("openCollectorVolts", "Only an open-collector output bears more than its supply");
+        }
         Checked.within("pins", pins, 8, MOST_PINS);
         if (pins % 2 != 0) {
             throw new Invalid("pins", "A chip has as many pins on the left as on the right: " + pins + " is odd");
@@ -73,11 +84,12 @@ public record LogicChip(
             once(taken, "output", Checked.within("output", gate.output(), 1, pins));
         }
         for (LogicGate gate : gates) {
-            boolean single = function.single();
+            LogicFunction does = gate.function().orElse(function);
+            boolean single = does.single();
             if (single ? gate.inputs().size() != 1 : gate.inputs().size() < 2) {
                 throw new Invalid(
                         "inputs",
-                        "A gate that is " + function.words() + " has "
+                        "A gate that is " + does.words() + " has "
                                 + (single ? "one input" : "two inputs or more") + ", not "
                                 + gate.inputs().size());
             }
@@ -97,11 +109,11 @@ public record LogicChip(
     }
 
     /** @return empty if what is known of the inputs leaves it open: three-valued (Kleene's strong logic; published, from memory) */
-    Optional<Boolean> expected(List<Optional<Boolean>> inputs) {
+    Optional<Boolean> expected(LogicGate gate, List<Optional<Boolean>> inputs) {
         boolean anyLow = inputs.stream().anyMatch(in -> in.isPresent() && !in.get());
         boolean anyHigh = inputs.stream().anyMatch(in -> in.isPresent() && in.get());
         boolean all = inputs.stream().allMatch(Optional::isPresent);
-        return switch (function) {
+        return switch (gate.function().orElse(function)) {
             case AND -> decided(anyLow, false, all, true);
             case NAND -> decided(anyLow, true, all, false);
             case OR -> decided(anyHigh, true, all, false);

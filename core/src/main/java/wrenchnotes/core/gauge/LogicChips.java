@@ -1,10 +1,10 @@
 package wrenchnotes.core.gauge;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -13,36 +13,20 @@ import wrenchnotes.core.gauge.LogicChip.LogicFunction;
 import wrenchnotes.core.gauge.LogicChip.LogicGate;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.core.unit.Table;
 
 /**
- * The chips that ship with the application, 14 pins, 7 ground, 14 supply (published: manufacturers' logic data books; from memory), and
- * how a chip is found by what is printed on it, or by its bare number.
+ * The chips that ship with the application (chips.csv, with its source), and how a chip is found by what is printed on it, or by its bare number.
  */
 public final class LogicChips {
 
-    private static final int[][] HEX = {{1, 2}, {3, 4}, {5, 6}, {9, 8}, {11, 10}, {13, 12}};
-    private static final int[][] TWO = {{1, 2, 3}, {4, 5, 6}, {9, 10, 8}, {12, 13, 11}};
-    private static final int[][] TWO_OF_02 = {{2, 3, 1}, {5, 6, 4}, {8, 9, 10}, {11, 12, 13}};
+    private static final List<LogicChip> SHIPPED = Table.rows(LogicChips.class, "chips.csv").stream()
+            .map(LogicChips::read)
+            .toList();
 
-    private static final List<LogicChip> SHIPPED = List.of(
-            chip("00", LogicFunction.NAND, false, TWO),
-            chip("02", LogicFunction.NOR, false, TWO_OF_02),
-            chip("04", LogicFunction.NOT, false, HEX),
-            chip("06", LogicFunction.NOT, true, HEX),
-            chip("07", LogicFunction.BUFFER, true, HEX),
-            chip("08", LogicFunction.AND, false, TWO),
-            chip("14", LogicFunction.NOT, false, HEX),
-            chip("16", LogicFunction.NOT, true, HEX),
-            chip("17", LogicFunction.BUFFER, true, HEX),
-            chip("32", LogicFunction.OR, false, TWO),
-            chip("86", LogicFunction.XOR, false, TWO));
-
+    /** 74LS14, 54HC00, a bare 14; CD4011B, a bare 4011. */
     private static final Pattern DESIGNATION =
-            Pattern.compile("(?:74|54)([A-Z]{0,4})(\\d{2,4})[A-Z]{0,2}|()(\\d{2,4})");
-
-    /** What an open-collector output bears, volts (published: manufacturers' logic data books; from memory). */
-    private static final Map<String, Double> OPEN_COLLECTOR_VOLTS =
-            Map.of("06", 30.0, "07", 30.0, "16", 15.0, "17", 15.0);
+            Pattern.compile("(?:74|54)([A-Z]{0,4})(\\d{2,4})[A-Z]{0,2}|[A-Z]{0,4}1?(4\\d{3})[A-Z]{0,3}|(\\d{2,4})");
 
     private LogicChips() {}
 
@@ -50,13 +34,26 @@ public final class LogicChips {
         return SHIPPED;
     }
 
-    private static LogicChip chip(String number, LogicFunction function, boolean openCollector, int[][] pins) {
-        List<LogicGate> gates = new ArrayList<>();
-        for (int[] gate : pins) {
-            int last = gate.length - 1;
-            gates.add(new LogicGate(Arrays.stream(gate, 0, last).boxed().toList(), gate[last]));
-        }
-        return new LogicChip(number, function, openCollector, 14, 7, 14, gates);
+    private static LogicChip read(List<String> row) {
+        Optional<Double> bears = row.get(2).isEmpty() ? Optional.empty() : Optional.of(Double.valueOf(row.get(2)));
+        return new LogicChip(
+                row.get(0),
+                LogicFunction.valueOf(row.get(1)),
+                bears.isPresent(),
+                bears,
+                Integer.parseInt(row.get(3)),
+                Integer.parseInt(row.get(4)),
+                Integer.parseInt(row.get(5)),
+                Arrays.stream(row.get(6).split(" ")).map(LogicChips::gate).toList());
+    }
+
+    /** "1,2>3", "1,2>3:NOR". */
+    private static LogicGate gate(String text) {
+        String[] parts = text.split("[>:]");
+        return new LogicGate(
+                Arrays.stream(parts[0].split(",")).map(Integer::valueOf).toList(),
+                Integer.parseInt(parts[1]),
+                parts.length > 2 ? Optional.of(LogicFunction.valueOf(parts[2])) : Optional.empty());
     }
 
     /**
@@ -71,7 +68,7 @@ public final class LogicChips {
                 .findFirst()
                 .orElseThrow(() -> new Invalid(
                         "chip",
-                        "\"" + designation + "\" is not among the chips known here: 74 with "
+                        "\"" + designation + "\" is not among the chips known here, with any letters of a family: "
                                 + Stream.concat(SHIPPED.stream(), added.stream())
                                         .map(LogicChip::number)
                                         .sorted()
@@ -79,25 +76,29 @@ public final class LogicChips {
                                 + ". Others can be added."));
     }
 
-    /** Of one that is not known to bear more: 0. */
-    static double openCollectorVolts(LogicChip chip) {
-        return OPEN_COLLECTOR_VOLTS.getOrDefault(chip.number(), 0.0);
-    }
-
     /** Whether what is printed says the family: a bare "14" does not. */
     static boolean saysFamily(String designation) {
         Matcher printed = printed(designation);
-        return printed.matches() && printed.group(2) != null;
+        return printed.matches() && printed.group(4) == null;
     }
 
     private static String number(Matcher printed) {
-        return printed.group(2) != null ? printed.group(2) : printed.group(4);
+        return Stream.of(2, 3, 4)
+                .map(printed::group)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElseThrow();
     }
 
-    /** @return the letters between 74 and the number: "LS", "HC", "" for standard */
+    /** @return the letters between 74 and the number: "LS", "HC", "" for standard; "C" for the 4000 series */
     static String familyOf(String designation) {
         Matcher printed = printed(designation);
-        return printed.matches() && printed.group(1) != null ? printed.group(1) : "";
+        if (!printed.matches()) {
+            return "";
+        }
+        return printed.group(3) != null
+                ? "C"
+                : Optional.ofNullable(printed.group(1)).orElse("");
     }
 
     private static Matcher printed(String designation) {

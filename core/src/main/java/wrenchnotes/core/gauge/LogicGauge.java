@@ -197,7 +197,7 @@ public final class LogicGauge {
                 .map(pin -> levels.getOrDefault(pin, PinLevel.UNKNOWN))
                 .toList();
         Optional<Boolean> wanted =
-                chip.expected(ins.stream().map(LogicGauge::known).toList());
+                chip.expected(gate, ins.stream().map(LogicGauge::known).toList());
         PinLevel expected =
                 wanted.map(high -> high ? PinLevel.HIGH : PinLevel.LOW).orElse(PinLevel.UNKNOWN);
         PinLevel found = levels.getOrDefault(gate.output(), PinLevel.UNKNOWN);

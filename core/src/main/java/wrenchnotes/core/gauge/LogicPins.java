@@ -37,6 +37,6 @@ record LogicPins(LogicAsked asked, LogicChip chip, LogicFamily family, double su
     }
 
     private double mostAtOutput() {
-        return chip.openCollector() ? Math.max(supply, LogicChips.openCollectorVolts(chip)) : supply;
+        return chip.openCollector() ? Math.max(supply, chip.openCollectorVolts().orElse(supply)) : supply;
     }
 }

@@ -1,36 +1,37 @@
 package wrenchnotes.core.gauge;
 
+import static wrenchnotes.core.gauge.LimitGauge.number;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import wrenchnotes.core.gauge.LimitGauge.Limits;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Spoken;
 
 /**
- * The rails of a linear supply as a tree. A secondary and whatever is not regulated follow the mains in proportion, and read above
- * nominal when lightly loaded; the peak of a rectified secondary is about 1.414·V − 1.4 V for a bridge (physics; two diodes of 0.7 V).
- * Regulated rails ±5 %, a negative 12 V ±10 % (published: ATX12V Power Supply Design Guide; from memory). A regulator of the 78xx
- * kind needs about 2 V above its output. When several rails are wrong, the one nearest the source that is wrong explains the rest (common
- * practice).
+ * The rails of a linear supply as a tree, each within what is expected of it ({@link RailWindow}). When several rails are wrong, the one
+ * nearest the source that is wrong explains the rest, and before all of them stands the mains (common practice). Mains within ±10 % of
+ * what is marked is in order (published: EN 50160; from memory).
+ *
+ * <p>A rail is good only if what it is made from was measured too, and has enough for it; a raw rail that is low is unloaded and read again
+ * before anything is condemned (common practice).
  */
 public final class RailsGauge {
 
     private static final int MOST = 40;
-    private static final double REGULATED_PERCENT = 5;
-    private static final double NEGATIVE_TWELVE_PERCENT = 10;
-    /** Lightly loaded, an unregulated rail reads up to this much above nominal; loaded it sags. Common practice, no source. */
-    private static final double LIGHT_LOAD_PERCENT = 25;
+    private static final double MAINS_PERCENT = 10;
+    /** Below this share of what is marked there is no mains: what a lead picks up. Ours, no source. */
+    private static final double NO_MAINS = 0.1;
 
-    private static final double SAG_PERCENT = 12;
-    private static final double DROPOUT_VOLTS = 2;
-    private static final double BRIDGE_DROP = 1.4;
+    private static final String MAINS = "mains";
 
     public enum RailKind implements Spoken {
         SECONDARY_AC,
@@ -38,32 +39,78 @@ public final class RailsGauge {
         REGULATED
     }
 
-    public record Mains(double nominal, double measured) {
+    /** @param nominal as marked, volts, 50 to 500 @param measured volts, 0 to 600; empty if it was not: then what follows it cannot be told */
+    public record Mains(double nominal, Optional<Double> measured) {
         public Mains {
             Checked.within("mains.nominal", nominal, 50, 500);
-            Checked.within("mains.measured", measured, 0, 600);
+            measured.ifPresent(value -> Checked.within("mains.measured", value, 0.0, 600.0));
+        }
+
+        public static Mains of(double nominal, double measured) {
+            return new Mains(nominal, Optional.of(measured));
+        }
+
+        boolean none() {
+            return measured.isPresent() && measured.get() < nominal * NO_MAINS;
+        }
+
+        boolean wrong() {
+            return measured.isPresent() && Math.abs(measured.get() / nominal - 1) > MAINS_PERCENT / 100 + 1e-9;
         }
     }
 
     /**
      * @param from name of the rail it is made from; empty for the mains
-     * @param nominal volts, below 0 for a negative rail; alternating ones as effective value
-     * @param tolerancePercent of its own; by its kind if left out
+     * @param nominal volts, below 0 for a negative rail; alternating ones as effective value; empty if nobody knows it
+     * @param tolerancePercent of its nominal; by its kind if left out
      * @param measured volts; empty if it was not
+     * @param rectifier of a raw rail behind a winding; taken to be a bridge if left out, unless nothing else is known of it
+     * @param dropoutVolts what its regulator needs above its output, 0 to 10; 2 if left out, as a 78xx
+     * @param unloaded whether it was read with its load disconnected
      */
     public record Rail(
             String name,
             Optional<String> from,
             RailKind kind,
-            double nominal,
+            Optional<Double> nominal,
             Optional<Double> tolerancePercent,
-            Optional<Double> measured) {
+            Optional<Double> measured,
+            Optional<Rectifier> rectifier,
+            Optional<Double> dropoutVolts,
+            Optional<Boolean> unloaded) {
         public Rail {
             name = Checked.text("rails.name", name, 40);
             Checked.present("rails.kind", kind);
-            Checked.within("rails.nominal", Math.abs(nominal), 0.1, 5000);
+            nominal.ifPresent(value -> Checked.within("rails.nominal", Math.abs(value), 0.1, 5000.0));
             tolerancePercent.ifPresent(value -> Checked.within("rails.tolerancePercent", value, 0.1, 100.0));
-            measured.ifPresent(value -> Checked.within("rails.measured", value, -10_000, 10_000));
+            measured.ifPresent(value -> Checked.within("rails.measured", value, -10_000.0, 10_000.0));
+            dropoutVolts.ifPresent(value -> Checked.within("rails.dropoutVolts", value, 0.0, 10.0));
+        }
+
+        /** Of a kind, with nothing special said of it. */
+        public static Rail of(
+                String name, Optional<String> from, RailKind kind, double nominal, Optional<Double> measured) {
+            return new Rail(
+                    name,
+                    from,
+                    kind,
+                    Optional.of(nominal),
+                    Optional.empty(),
+                    measured,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
+        }
+
+        /** What a regulator of the 78xx kind needs above its output (common practice). */
+        private static final double DROPOUT_VOLTS = 2;
+
+        double needsAbove() {
+            return dropoutVolts.orElse(DROPOUT_VOLTS);
+        }
+
+        boolean withoutLoad() {
+            return unloaded.orElse(false);
         }
     }
 
@@ -82,10 +129,24 @@ public final class RailsGauge {
         }
     }
 
-    public record RailRead(String name, double minVolts, double maxVolts, Judgement verdict, List<String> reasons) {}
+    /**
+     * @param minVolts empty, as the other, if nothing says what it should be
+     * @param caution for whoever holds the probe, where it can hurt; empty where it cannot
+     */
+    public record RailRead(
+            String name,
+            Optional<Double> minVolts,
+            Optional<Double> maxVolts,
+            Optional<String> caution,
+            Judgement verdict,
+            List<String> reasons) {}
 
-    /** @param culprit the earliest bad rail that explains the rest; empty if none is bad */
-    public record RailsFound(List<RailRead> rails, Optional<String> culprit, List<String> reasons) {}
+    /**
+     * @param mains BAD if it is not within 10 % of what is marked; cannot say if it was not measured
+     * @param culprit the earliest bad rail that explains the rest, or "mains"; empty if nothing is bad
+     * @param reasons the culprit's first
+     */
+    public record RailsFound(Judgement mains, List<RailRead> rails, Optional<String> culprit, List<String> reasons) {}
 
     private final RailsAsked asked;
     private final Map<String, Rail> byName = new HashMap<>();
@@ -94,6 +155,9 @@ public final class RailsGauge {
         this.asked = asked;
         for (int at = 0; at < asked.rails().size(); at++) {
             Rail rail = asked.rails().get(at);
+            if (rail.name().equalsIgnoreCase(MAINS)) {
+                throw new Invalid("rails[" + at + "].name", "The mains is asked above: call this rail by another name");
+            }
             if (byName.put(rail.name(), rail) != null) {
                 throw new Invalid("rails[" + at + "].name", "Two rails are called " + rail.name());
             }
@@ -109,7 +173,7 @@ public final class RailsGauge {
     }
 
     private void refuseCircles(int at, Rail rail) {
-        Set<String> met = new HashSet<>(Set.of(rail.name()));
+        Set<String> met = new LinkedHashSet<>(Set.of(rail.name()));
         Optional<String> from = rail.from();
         while (from.isPresent()) {
             Rail source = byName.get(from.get());
@@ -127,123 +191,74 @@ public final class RailsGauge {
     }
 
     private RailsFound found() {
-        Map<String, RailRead> reads = new HashMap<>();
-        List<RailRead> all = new ArrayList<>();
-        for (Rail rail : asked.rails()) {
-            RailRead read = read(rail);
-            reads.put(rail.name(), read);
-            all.add(read);
-        }
-        List<Rail> bad = asked.rails().stream()
-                .filter(rail -> reads.get(rail.name()).verdict() == Judgement.BAD)
-                .toList();
-        // Of those with nothing bad before them, the one that most of the others hang on.
-        Optional<Rail> culprit = bad.stream()
-                .filter(rail -> ancestors(rail).stream().noneMatch(bad::contains))
-                .max(Comparator.comparingLong((Rail rail) -> bad.stream()
-                                .filter(other -> ancestors(other).contains(rail))
-                                .count())
-                        .thenComparing(rail -> -ancestors(rail).size()));
+        List<RailRead> reads =
+                asked.rails().stream().map(rail -> one(rail).read()).toList();
+        Set<String> bad = reads.stream()
+                .filter(read -> read.verdict() == Judgement.BAD)
+                .map(RailRead::name)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        Mains mains = asked.mains();
         List<String> reasons = new ArrayList<>();
-        if (mainsOff()) {
-            reasons.add("The mains reads " + LimitGauge.number(asked.mains().measured())
-                    + " V: what is not regulated is expected in proportion.");
+        Optional<String> culprit = mains.wrong() ? Optional.of(MAINS) : first(bad);
+        if (mains.wrong()) {
+            reasons.add(ofMains(bad.size()));
+        } else {
+            culprit.ifPresent(name -> ofRail(byName.get(name), bad, reasons));
+            mains.measured()
+                    .filter(volts -> Math.abs(volts / mains.nominal() - 1) > 0.01)
+                    .ifPresent(volts -> reasons.add("The mains reads " + number(volts)
+                            + " V: what is not regulated is expected in proportion."));
         }
-        culprit.ifPresent(rail -> {
-            long explained = bad.stream()
-                    .filter(other -> ancestors(other).contains(rail))
-                    .count();
-            long others = bad.size() - 1 - explained;
-            reasons.add(rail.name() + " is the first that is wrong"
-                    + (explained > 0 ? ", and explains " + explained + " behind it" : "")
-                    + (others > 0 ? "; " + others + " more are wrong on a branch of their own" : "") + ".");
-        });
-        return new RailsFound(List.copyOf(all), culprit.map(Rail::name), List.copyOf(reasons));
+        if (mains.measured().isEmpty()) {
+            reasons.add("The mains was not measured: what follows it cannot be told.");
+        }
+        Judgement ofMains =
+                mains.measured().isEmpty() ? Judgement.CAN_NOT_SAY : mains.wrong() ? Judgement.BAD : Judgement.GOOD;
+        return new RailsFound(ofMains, reads, culprit, List.copyOf(reasons));
     }
 
-    private boolean mainsOff() {
-        return Math.abs(asked.mains().measured() / asked.mains().nominal() - 1) > 0.01;
+    /** Of those with nothing bad before them, the one that most of the others hang on. */
+    private Optional<String> first(Set<String> bad) {
+        return bad.stream()
+                .filter(name -> before(name).noneMatch(bad::contains))
+                .max(Comparator.comparingLong((String name) -> behind(name, bad))
+                        .thenComparing(name -> -before(name).count()));
     }
 
-    private List<Rail> ancestors(Rail rail) {
-        List<Rail> before = new ArrayList<>();
-        Optional<String> from = rail.from();
-        while (from.isPresent()) {
-            Rail source = byName.get(from.get());
-            before.add(source);
-            from = source.from();
-        }
-        return before;
+    private Stream<String> before(String name) {
+        return Stream.iterate(byName.get(name).from(), Optional::isPresent, from -> byName.get(from.get())
+                        .from())
+                .map(Optional::get);
     }
 
-    private RailRead read(Rail rail) {
-        List<String> reasons = new ArrayList<>();
-        Limits limits = expected(rail, reasons);
-        double min = limits.min().orElseThrow();
-        double max = limits.max().orElseThrow();
-        if (rail.measured().isEmpty()) {
-            reasons.add("Not measured");
-            return new RailRead(rail.name(), min, max, Judgement.CAN_NOT_SAY, reasons);
-        }
-        Judgement verdict = LimitGauge.judge(
-                rail.measured().get(),
-                limits,
-                asked.uncertaintyOf(rail.measured().get()),
-                "V",
-                reasons);
-        if (verdict == Judgement.BAD) {
-            dropout(rail, reasons);
-        }
-        return new RailRead(rail.name(), min, max, verdict, List.copyOf(reasons));
+    private long behind(String name, Set<String> bad) {
+        return bad.stream()
+                .filter(other -> before(other).anyMatch(name::equals))
+                .count();
     }
 
-    private Limits expected(Rail rail, List<String> reasons) {
-        double scale = asked.mains().measured() / asked.mains().nominal();
-        double middle = rail.nominal();
-        double down;
-        double up;
-        switch (rail.kind()) {
-            case REGULATED -> {
-                down = rail.tolerancePercent()
-                        .orElse(rail.nominal() == -12 ? NEGATIVE_TWELVE_PERCENT : REGULATED_PERCENT);
-                up = down;
-            }
-            case SECONDARY_AC -> {
-                middle *= scale;
-                down = rail.tolerancePercent().orElse(SAG_PERCENT);
-                up = rail.tolerancePercent().orElse(LIGHT_LOAD_PERCENT);
-            }
-            default -> {
-                Optional<Double> peak = peakOfSecondary(rail);
-                middle = peak.map(volts -> Math.copySign(volts, rail.nominal())).orElse(rail.nominal() * scale);
-                peak.ifPresent(volts -> reasons.add(
-                        "The peak of its secondary, two diodes off, is " + LimitGauge.number(volts) + " V"));
-                down = rail.tolerancePercent().orElse(peak.isPresent() ? LIGHT_LOAD_PERCENT : SAG_PERCENT);
-                up = rail.tolerancePercent().orElse(peak.isPresent() ? REGULATED_PERCENT : LIGHT_LOAD_PERCENT);
-            }
-        }
-        double far = middle * (1 + up / 100);
-        double near = middle * (1 - down / 100);
-        return new Limits(Optional.of(Math.min(near, far)), Optional.of(Math.max(near, far)));
+    private String ofMains(int bad) {
+        Mains mains = asked.mains();
+        String volts = number(mains.measured().orElseThrow()) + " V where " + number(mains.nominal()) + " V is marked";
+        return mains.none()
+                ? "The mains is the first that is wrong: " + volts
+                        + ". Plug, fuse, switch and lead come before the rails."
+                : "The mains is the first that is wrong: " + volts + ", more than 10 % off"
+                        + (bad > 0 ? "; see to it before the " + bad + " behind it" : "") + ".";
     }
 
-    private Optional<Double> peakOfSecondary(Rail rail) {
-        return rail.from()
-                .map(byName::get)
-                .filter(source -> source.kind() == RailKind.SECONDARY_AC)
-                .flatMap(Rail::measured)
-                .map(volts -> Math.max(0, Math.sqrt(2) * Math.abs(volts) - BRIDGE_DROP));
+    private void ofRail(Rail rail, Set<String> bad, List<String> reasons) {
+        long explained = behind(rail.name(), bad);
+        long others = bad.size() - 1 - explained;
+        reasons.add(rail.name() + " is the first that is wrong"
+                + (explained > 0 ? ", and explains " + explained + " behind it" : "")
+                + (others > 0 ? "; " + others + " more are wrong on a branch of their own" : "") + ".");
+        if (one(rail).sagging()) {
+            reasons.add(OneRail.UNLOAD + ".");
+        }
     }
 
-    private void dropout(Rail rail, List<String> reasons) {
-        if (rail.kind() != RailKind.REGULATED) {
-            return;
-        }
-        rail.from().map(byName::get).flatMap(Rail::measured).ifPresent(input -> {
-            if (Math.abs(input) < Math.abs(rail.nominal()) + DROPOUT_VOLTS) {
-                reasons.add("Its input has " + LimitGauge.number(input)
-                        + " V: a regulator needs about 2 V above its output, so look there first");
-            }
-        });
+    private OneRail one(Rail rail) {
+        return new OneRail(asked, rail, rail.from().map(byName::get));
     }
 }

@@ -3,73 +3,119 @@ package wrenchnotes.core.gauge;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import wrenchnotes.core.teardown.Head;
+import java.util.Set;
+import java.util.stream.Collectors;
+import wrenchnotes.core.teardown.StandardThread;
 import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.teardown.ThreadTable;
 import wrenchnotes.core.unit.Checked;
-import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Spoken;
 
 /**
- * Which screw it is: by diameter and pitch against ISO 261 (metric coarse, published) and ISO 1478 (tapping, published; values from
- * memory). Pitch = length over which threads were counted / number of threads. Fine, even threads go into metal; coarse, sharp ones
- * into plastic (common practice). Hexalobular sizes across points: ISO 10664 (published; from memory).
+ * Which screw it is, by diameter and pitch against the published threads ({@link ThreadTable}). Pitch = length over which threads were counted /
+ * number of threads. What fits is what a screw made to the standard may be, widened by how well it was measured; if nothing is in that
+ * window, that is the answer. Fine, even threads go into metal; coarse, sharp ones into plastic or sheet metal: those for plastic have narrow flanks,
+ * about 30° against 60° (common practice).
  */
 public final class ThreadGauge {
 
-    private static final Map<String, Double> HEXALOBULAR =
-            Map.of("T5", 1.42, "T6", 1.70, "T7", 1.99, "T8", 2.31, "T9", 2.50, "T10", 2.74, "T15", 3.27, "T20", 3.86);
-    /** A caliper on a crest reads a little under the nominal diameter. Ours, no source. */
-    private static final double DIAMETER_MM = 0.12;
+    /** What is taken if nobody says how well it was measured: a caliper, and half a thread. */
+    private static final double CALIPER_MM = 0.05;
 
-    private static final double PITCH_SHARE = 0.12;
-    private static final int SHOWN = 4;
+    private static final double THREADS = 0.5;
+    private static final int SHOWN = 6;
+    private static final double EDGE = 1e-9;
 
-    /** @param count of threads, 1 to 200 @param overMm the length they were counted over */
-    public record ThreadsCounted(int count, double overMm) {
+    /**
+     * @param count of threads, 1 to 200 @param overMm the length they were counted over, 0.1 to 500
+     * @param uncertainty of the count, in threads, 0 to 5; half a thread if left out
+     */
+    public record ThreadsCounted(int count, double overMm, Optional<Double> uncertainty) {
         public ThreadsCounted {
             Checked.within("threads.count", count, 1, 200);
             Checked.within("threads.overMm", overMm, 0.1, 500);
+            uncertainty.ifPresent(value -> Checked.within("threads.uncertainty", value, 0.0, 5.0));
+        }
+
+        double pitchMm() {
+            return overMm / count;
+        }
+
+        private boolean may(double pitch) {
+            double u = uncertainty.orElse(THREADS);
+            double turns = overMm / pitch;
+            return Math.abs(turns - count) <= u + EDGE;
         }
     }
 
-    /** @param acrossMm across the points of a hexalobular recess */
-    public record ScrewHead(Head type, Optional<Double> acrossMm) {
-        public ScrewHead {
-            Checked.present("head.type", type);
-            acrossMm.ifPresent(value -> Checked.within("head.acrossMm", value, 0.3, 50));
-        }
+    /** The flanks of a coarse thread, seen from the side. */
+    public enum Flank implements Spoken {
+        /** About 60°. */
+        WIDE,
+        /** About 30°, on a thin core. */
+        NARROW
     }
 
+    /**
+     * @param diameterMm across the thread, 0.5 to 30
+     * @param lengthMm 0.5 to 300
+     * @param uncertaintyMm of the caliper, 0 to 1; 0.05 if left out
+     */
     public record ThreadAsked(
-            double diameterMm, Optional<ThreadsCounted> threads, Optional<Double> lengthMm, Optional<ScrewHead> head) {
+            double diameterMm,
+            Optional<ThreadsCounted> threads,
+            Optional<Double> lengthMm,
+            Optional<ScrewHead> head,
+            Optional<Flank> flank,
+            Optional<Double> uncertaintyMm) {
         public ThreadAsked {
             Checked.within("diameterMm", diameterMm, 0.5, 30);
-            lengthMm.ifPresent(value -> Checked.within("lengthMm", value, 0.5, 300));
+            lengthMm.ifPresent(value -> Checked.within("lengthMm", value, 0.5, 300.0));
+            uncertaintyMm.ifPresent(value -> Checked.within("uncertaintyMm", value, 0.0, 1.0));
+        }
+
+        double caliper() {
+            return uncertaintyMm.orElse(CALIPER_MM);
+        }
+
+        /** Whether a screw made to it could have measured so. */
+        private boolean may(StandardThread thread) {
+            return diameterMm >= thread.leastMm() - caliper() - EDGE
+                    && diameterMm <= thread.mostMm() + caliper() + EDGE
+                    && threads.map(counted -> counted.may(thread.pitchMm())).orElse(true);
+        }
+
+        /** How far off, in shares of diameter and pitch. */
+        private double off(StandardThread thread) {
+            return Math.hypot(
+                    diameterMm / thread.diameterMm() - 1,
+                    threads.map(counted -> counted.pitchMm() / thread.pitchMm() - 1)
+                            .orElse(0.0));
         }
     }
 
     public enum GoesInto implements Spoken {
         METAL,
-        PLASTIC
+        PLASTIC,
+        PLASTIC_OR_SHEET_METAL
     }
 
-    /** @param designation "M3 × 0.5", "ST2.9" @param off how far diameter and pitch are off, 0 is exact */
+    /** @param designation "M3 × 0.5", "ST2.9" @param standard "ISO 261 coarse" @param how "−0.05 mm across, +0.01 mm pitch" */
     public record ThreadMatch(
-            String designation, ThreadForm form, double diameterMm, double pitchMm, double off, String how) {}
+            String designation, String standard, ThreadForm form, double diameterMm, double pitchMm, String how) {}
 
     /**
      * @param pitchMm measured; empty if nothing was counted
-     * @param designations the nearest, best first
-     * @param form empty if the two kinds fit as well
+     * @param designations all that it can be, the usual ones first; none if nothing is near
+     * @param nearest of the tables, if nothing is near
+     * @param form empty if nothing was counted, if nothing is near, or if both kinds can be it
      * @param driver "T8"; empty if the head says nothing
      */
     public record ThreadFound(
             Optional<Double> pitchMm,
             List<ThreadMatch> designations,
+            Optional<ThreadMatch> nearest,
             Optional<ThreadForm> form,
             Optional<GoesInto> goesInto,
             Optional<String> driver,
@@ -78,92 +124,79 @@ public final class ThreadGauge {
     private ThreadGauge() {}
 
     public static ThreadFound of(ThreadAsked asked) {
-        Optional<Double> pitch = asked.threads().map(threads -> threads.overMm() / threads.count());
-        List<Standard> all = new ArrayList<>();
-        for (ThreadForm form : List.of(ThreadForm.MACHINE, ThreadForm.TAPPING)) {
-            for (double diameter : ThreadTable.diametersMm(form)) {
-                all.add(new Standard(
-                        form, diameter, ThreadTable.pitchMm(form, diameter).orElseThrow()));
-            }
-        }
-        List<ThreadMatch> best = all.stream()
-                .sorted(Comparator.comparingDouble(standard -> standard.off(asked.diameterMm(), pitch)))
-                .limit(SHOWN)
-                .map(standard -> standard.match(asked.diameterMm(), pitch))
+        List<StandardThread> all = ThreadTable.all();
+        List<StandardThread> fit = all.stream()
+                .filter(asked::may)
+                .sorted(Comparator.comparing((StandardThread thread) -> !thread.usual())
+                        .thenComparingDouble(asked::off))
                 .toList();
+        Optional<ThreadMatch> nearest = fit.isEmpty()
+                ? all.stream().min(Comparator.comparingDouble(asked::off)).map(thread -> match(asked, thread))
+                : Optional.empty();
         List<String> reasons = new ArrayList<>();
-        Optional<ThreadForm> form = form(best, pitch, reasons);
+        nearest.ifPresent(one -> reasons.add("No thread of the tables is near: the nearest is " + one.designation()
+                + ", " + one.how() + ". Measure again, or it is none of them."));
+        Optional<ThreadForm> form = form(asked, fit, reasons);
+        if (asked.uncertaintyMm().isEmpty()
+                || asked.threads()
+                        .map(counted -> counted.uncertainty().isEmpty())
+                        .orElse(false)) {
+            reasons.add(
+                    "How well it was measured is not said: taken as 0.05 mm across and half a thread in the count.");
+        }
         return new ThreadFound(
-                pitch,
-                best,
+                asked.threads().map(ThreadsCounted::pitchMm),
+                fit.stream().limit(SHOWN).map(thread -> match(asked, thread)).toList(),
+                nearest,
                 form,
-                form.map(one -> one == ThreadForm.MACHINE ? GoesInto.METAL : GoesInto.PLASTIC),
-                asked.head().flatMap(head -> driver(head, reasons)),
+                form.map(one -> goesInto(one, asked)),
+                asked.head().flatMap(head -> head.driver(asked.caliper(), reasons)),
                 List.copyOf(reasons));
     }
 
-    /** A thread of the standards, to be compared with what was measured. */
-    private record Standard(ThreadForm form, double diameter, double pitch) {
-
-        double off(double measured, Optional<Double> counted) {
-            return Math.hypot(
-                    (measured - diameter) / DIAMETER_MM,
-                    counted.map(one -> (one / pitch - 1) / PITCH_SHARE).orElse(0.0));
-        }
-
-        ThreadMatch match(double measured, Optional<Double> counted) {
-            String name = form == ThreadForm.MACHINE
-                    ? "M" + LimitGauge.number(diameter) + " × " + LimitGauge.number(pitch)
-                    : "ST" + String.format(Locale.ROOT, "%.1f", diameter);
-            String how = signed(measured - diameter) + " mm across"
-                    + counted.map(one -> ", " + signed(one - pitch) + " mm pitch")
-                            .orElse("");
-            return new ThreadMatch(name, form, diameter, pitch, off(measured, counted), how);
-        }
+    private static ThreadMatch match(ThreadAsked asked, StandardThread thread) {
+        String how = signed(asked.diameterMm() - thread.diameterMm()) + " mm across"
+                + asked.threads()
+                        .map(counted -> ", " + signed(counted.pitchMm() - thread.pitchMm()) + " mm pitch")
+                        .orElse("");
+        return new ThreadMatch(
+                thread.designation(), thread.standard(), thread.form(), thread.diameterMm(), thread.pitchMm(), how);
     }
 
     private static String signed(double value) {
         return (value < 0 ? "−" : "+") + LimitGauge.number(Math.abs(Math.round(value * 1000) / 1000.0));
     }
 
-    private static Optional<ThreadForm> form(List<ThreadMatch> best, Optional<Double> pitch, List<String> reasons) {
-        if (pitch.isEmpty()) {
-            reasons.add("Count some threads and measure over them: the pitch tells metal from plastic.");
+    private static Optional<ThreadForm> form(ThreadAsked asked, List<StandardThread> fit, List<String> reasons) {
+        if (asked.threads().isEmpty()) {
+            reasons.add("Count some threads and measure over them: the pitch tells the kinds apart.");
             return Optional.empty();
         }
-        ThreadMatch first = best.get(0);
-        boolean alike =
-                best.stream().anyMatch(other -> other.form() != first.form() && other.off() < first.off() + 0.5);
-        if (alike) {
-            reasons.add("Two kinds fit as well: count over a longer piece.");
+        Set<ThreadForm> forms = fit.stream().map(StandardThread::form).collect(Collectors.toSet());
+        if (forms.size() > 1) {
+            reasons.add("Both kinds fit: count over a longer piece.");
+        }
+        if (forms.size() != 1) {
             return Optional.empty();
         }
-        if (first.off() > 3) {
-            reasons.add("No standard thread is near: measure again, or it is not metric.");
-            return Optional.empty();
+        if (fit.size() > 1) {
+            reasons.add(fit.size()
+                    + " fit as well as it was measured: count over a longer piece, or try it in a nut that is known.");
         }
+        ThreadForm form = fit.get(0).form();
         reasons.add(
-                first.form() == ThreadForm.MACHINE
+                form == ThreadForm.MACHINE
                         ? "Fine, even thread: it goes into metal and strips plastic."
-                        : "Coarse, sharp thread: it goes into plastic and cuts a machine thread to pieces.");
-        return Optional.of(first.form());
+                        : asked.flank().isPresent()
+                                ? "Coarse, sharp thread: it cuts a machine thread to pieces."
+                                : "Coarse, sharp thread: it cuts a machine thread to pieces. Narrow flanks on a thin core are for plastic; wide ones go into sheet metal or plastic.");
+        return Optional.of(form);
     }
 
-    private static Optional<String> driver(ScrewHead head, List<String> reasons) {
-        boolean pin = head.type() == Head.HEXALOBULAR_SECURITY;
-        if (head.type() != Head.HEXALOBULAR && !pin) {
-            return Optional.empty();
+    private static GoesInto goesInto(ThreadForm form, ThreadAsked asked) {
+        if (form == ThreadForm.MACHINE) {
+            return GoesInto.METAL;
         }
-        if (head.acrossMm().isEmpty()) {
-            throw new Invalid("head.acrossMm", "Measure across the points of the recess: that says which driver");
-        }
-        Map.Entry<String, Double> near = HEXALOBULAR.entrySet().stream()
-                .min(Comparator.comparingDouble(
-                        entry -> Math.abs(entry.getValue() - head.acrossMm().get())))
-                .orElseThrow();
-        if (pin) {
-            reasons.add("A pin in the middle: its driver has a hole, and fits the plain screw too.");
-        }
-        return Optional.of(near.getKey() + (pin ? " with a hole" : ""));
+        return asked.flank().equals(Optional.of(Flank.NARROW)) ? GoesInto.PLASTIC : GoesInto.PLASTIC_OR_SHEET_METAL;
     }
 }

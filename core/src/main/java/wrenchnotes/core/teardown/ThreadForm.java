@@ -3,8 +3,8 @@ package wrenchnotes.core.teardown;
 import wrenchnotes.core.unit.Spoken;
 
 /**
- * How a fastener holds. Fine, even machine threads go into metal; coarse, sharp tapping threads go into plastic (common
- * practice).
+ * How a fastener holds. Fine, even machine threads go into metal; coarse, sharp tapping threads go into plastic or sheet
+ * metal (common practice).
  */
 public enum ThreadForm implements Spoken {
     MACHINE,
@@ -15,7 +15,7 @@ public enum ThreadForm implements Spoken {
     public String words() {
         return switch (this) {
             case MACHINE -> "machine, into metal";
-            case TAPPING -> "tapping, into plastic";
+            case TAPPING -> "tapping, into plastic or sheet metal";
             case NONE -> "no thread";
         };
     }

@@ -21,7 +21,7 @@ public final class ThreadQuestion {
         }
         boolean machine = group.thread() == ThreadForm.MACHINE;
         double near = ThreadTable.nearestDiameterMm(group.thread(), group.diameterMm());
-        String question = "%s has no %s; the nearest is %s. Measure again?"
+        String question = "%s has no usual %s; the nearest is %s. Measure again?"
                 .formatted(
                         machine ? "ISO 261 coarse" : "ISO 1478",
                         name(machine, group.diameterMm()),

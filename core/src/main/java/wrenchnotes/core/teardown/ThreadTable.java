@@ -5,32 +5,64 @@ import java.util.Map;
 import java.util.NavigableMap;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import wrenchnotes.core.unit.Table;
 
 /**
- * Pitches of the threads found in small devices.
- *
- * <p>Metric coarse pitches: ISO 261 (published). Tapping screws: ISO 1478 (published; these values from memory).
+ * The threads found in small devices: metric coarse and fine from M1 to M8 (ISO 261), tapping screws (ISO 1478), unified (ASME B1.1), BA (BS
+ * 93). The table, with its sources, is threads.csv.
  */
 public final class ThreadTable {
 
-    private static final NavigableMap<Double, Double> MACHINE =
-            new TreeMap<>(Map.of(1.4, 0.3, 1.6, 0.35, 2.0, 0.4, 2.5, 0.45, 3.0, 0.5, 3.5, 0.6, 4.0, 0.7));
+    private static final List<StandardThread> ALL = Table.rows(ThreadTable.class, "threads.csv").stream()
+            .map(ThreadTable::read)
+            .toList();
 
-    private static final NavigableMap<Double, Double> TAPPING = new TreeMap<>(
-            Map.of(1.5, 0.5, 1.9, 0.6, 2.2, 0.8, 2.6, 0.9, 2.9, 1.1, 3.3, 1.3, 3.5, 1.3, 3.9, 1.3, 4.2, 1.4));
+    private static final NavigableMap<Double, Double> MACHINE = usual(ThreadForm.MACHINE);
+    private static final NavigableMap<Double, Double> TAPPING = usual(ThreadForm.TAPPING);
 
     private static final double ALIKE_MM = 0.051;
 
     private ThreadTable() {}
 
-    /** Nominal diameters that the standard has, in mm, from the smallest. Not for NONE. */
-    public static List<Double> diametersMm(ThreadForm form) {
-        return List.copyOf((form == ThreadForm.MACHINE ? MACHINE : TAPPING).keySet());
+    /** Every thread of the table. */
+    public static List<StandardThread> all() {
+        return ALL;
+    }
+
+    private static StandardThread read(List<String> row) {
+        double most = Double.parseDouble(row.get(4));
+        double pitch = Double.parseDouble(row.get(6));
+        double least = row.get(5).isEmpty() ? most - under(pitch) : Double.parseDouble(row.get(5));
+        return new StandardThread(
+                row.get(0),
+                row.get(1),
+                ThreadForm.valueOf(row.get(2)),
+                Double.parseDouble(row.get(3)),
+                most,
+                least,
+                pitch,
+                !row.get(7).isEmpty());
+    }
+
+    /**
+     * How far a machine screw may be made under its nominal diameter, in mm: 15 + 11 P, and the tolerance 180 P^(2/3) − 3.15 / √P, in µm (ISO 965-1,
+     * 6g; published, from memory). Class 2A of ASME B1.1 comes within some hundredths of it.
+     */
+    private static double under(double pitch) {
+        return (15 + 11 * pitch + 180 * Math.pow(pitch, 2.0 / 3) - 3.15 / Math.sqrt(pitch)) / 1000;
+    }
+
+    private static NavigableMap<Double, Double> usual(ThreadForm form) {
+        NavigableMap<Double, Double> pitches = new TreeMap<>();
+        ALL.stream()
+                .filter(thread -> thread.usual() && thread.form() == form)
+                .forEach(thread -> pitches.put(thread.diameterMm(), thread.pitchMm()));
+        return pitches;
     }
 
     /**
      * @param diameterMm nominal diameter
-     * @return the pitch in mm that the standard gives this diameter; empty if the standard has no such thread
+     * @return the pitch in mm that this diameter usually has, metric coarse or tapping; empty if no usual thread has it
      */
     public static OptionalDouble pitchMm(ThreadForm form, double diameterMm) {
         if (form == ThreadForm.NONE) {
@@ -42,7 +74,7 @@ public final class ThreadTable {
                 : OptionalDouble.empty();
     }
 
-    /** The pitch in mm of the nearest standard diameter: good enough to draw, or to know a screw by. Not for NONE. */
+    /** The pitch in mm of the nearest usual diameter: good enough to draw, or to know a screw by. Not for NONE. */
     public static double nearestPitchMm(ThreadForm form, double diameterMm) {
         return nearest(form, diameterMm).getValue();
     }

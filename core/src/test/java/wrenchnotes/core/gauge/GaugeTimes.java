@@ -72,12 +72,17 @@ public final class GaugeTimes {
                 "thread",
                 1,
                 () -> ThreadGauge.of(new ThreadGauge.ThreadAsked(
-                        2.9, Optional.of(new ThreadGauge.ThreadsCounted(10, 11)), Optional.empty(), Optional.empty())));
+                        2.9,
+                        Optional.of(new ThreadGauge.ThreadsCounted(10, 11, Optional.empty())),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty())));
         print(
                 "rails",
                 1,
                 () -> RailsGauge.of(new RailsGauge.RailsAsked(
-                        new RailsGauge.Mains(230, 236),
+                        RailsGauge.Mains.of(230, 236),
                         List.of(
                                 rail("9 V~", Optional.empty(), RailsGauge.RailKind.SECONDARY_AC, 9, 3),
                                 rail("raw", Optional.of("9 V~"), RailsGauge.RailKind.UNREGULATED, 11, 2.9),
@@ -109,7 +114,7 @@ public final class GaugeTimes {
 
     private static RailsGauge.Rail rail(
             String name, Optional<String> from, RailsGauge.RailKind kind, double nominal, double measured) {
-        return new RailsGauge.Rail(name, from, kind, nominal, Optional.empty(), Optional.of(measured));
+        return RailsGauge.Rail.of(name, from, kind, nominal, Optional.of(measured));
     }
 
     private static void print(String name, double aimMillis, Runnable gauge) {

@@ -28,7 +28,7 @@ class KeptTest {
 
     private static Measurement rails(double raw, double five, double percent) {
         return ElectricReadings.rails(new RailsAsked(
-                new Mains(230, 230),
+                Mains.of(230, 230),
                 List.of(
                         rail("raw", null, RailKind.UNREGULATED, 10, raw),
                         rail("5 V", "raw", RailKind.REGULATED, 5, five)),
@@ -36,7 +36,7 @@ class KeptTest {
     }
 
     private static Rail rail(String name, String from, RailKind kind, double nominal, double measured) {
-        return new Rail(name, Optional.ofNullable(from), kind, nominal, Optional.empty(), Optional.of(measured));
+        return Rail.of(name, Optional.ofNullable(from), kind, nominal, Optional.of(measured));
     }
 
     /** ±5 % (ATX12V design guide; published, from memory) and a meter of 1 %: the guard band of ISO 14253-1 at 5.25 V is 0.0525. */
@@ -75,6 +75,7 @@ class KeptTest {
                 number,
                 function,
                 false,
+                Optional.empty(),
                 14,
                 7,
                 14,
@@ -98,17 +99,34 @@ class KeptTest {
         assertThat(LogicChips.find("SN74LS10N", List.of(three))).isEqualTo(three);
         Optional<Boolean> low = Optional.of(false);
         Optional<Boolean> high = Optional.of(true);
-        assertThat(three.expected(List.of(high, Optional.empty(), low)))
+        assertThat(three.expected(three.gates().get(0), List.of(high, Optional.empty(), low)))
                 .as("one low decides")
                 .contains(true);
-        assertThat(three.expected(List.of(high, Optional.empty(), high))).isEmpty();
-        assertThat(three.expected(List.of(high, high, high))).contains(false);
+        assertThat(three.expected(three.gates().get(0), List.of(high, Optional.empty(), high)))
+                .isEmpty();
+        assertThat(three.expected(three.gates().get(0), List.of(high, high, high)))
+                .contains(false);
         assertThatThrownBy(() -> chip("10", LogicChip.LogicFunction.NAND, new int[] {1, 2, 7}))
                 .hasMessageContaining("Pin 7 has two uses");
         assertThatThrownBy(() -> chip("10", LogicChip.LogicFunction.NAND, new int[] {1, 15, 3}))
                 .hasMessageContaining("15");
         assertThatThrownBy(() -> chip("10", LogicChip.LogicFunction.NAND, new int[] {1, 3}))
                 .hasMessageContaining("two inputs or more");
+        LogicChip mixed = new LogicChip(
+                "999",
+                LogicChip.LogicFunction.NOT,
+                false,
+                Optional.empty(),
+                14,
+                7,
+                14,
+                List.of(
+                        new LogicChip.LogicGate(List.of(1), 2),
+                        new LogicChip.LogicGate(List.of(3, 4), 5, Optional.of(LogicChip.LogicFunction.NOR))));
+        assertThat(mixed.expected(mixed.gates().get(0), List.of(low))).contains(true);
+        assertThat(mixed.expected(mixed.gates().get(1), List.of(low, high)))
+                .as("a gate of its own kind in one package")
+                .contains(false);
         assertThatThrownBy(() -> LogicGauge.of(logic("74LS08", 15, 2.0), List.of()))
                 .hasMessageContaining("from 1 to 14");
     }
@@ -190,8 +208,13 @@ class KeptTest {
                 .extracting(Reading::words)
                 .containsExactly("13 mm", "0.5", "15 mm", "2 mm", "2.05 mm");
         ThreadGauge.ThreadAsked thread = new ThreadGauge.ThreadAsked(
-                2.87, Optional.of(new ThreadGauge.ThreadsCounted(10, 11)), Optional.of(12.0), Optional.empty());
-        assertThat(LengthReadings.thread(thread).words()).isEqualTo("Thread: nearest ST2.9, goes into plastic");
+                2.87,
+                Optional.of(new ThreadGauge.ThreadsCounted(10, 11, Optional.empty())),
+                Optional.of(12.0),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+        assertThat(LengthReadings.thread(thread).words()).isEqualTo("Thread: ST2.9, goes into plastic or sheet metal");
         ChainGauge.ChainAsked chain = new ChainGauge.ChainAsked(List.of(
                 stage("pick-up", ChainGauge.Signal.GOOD, ChainGauge.Signal.GOOD),
                 stage("decoder", ChainGauge.Signal.UNKNOWN, ChainGauge.Signal.BAD),

@@ -25,13 +25,6 @@ import wrenchnotes.core.gauge.GearGauge.GearAsked;
 import wrenchnotes.core.gauge.GearGauge.GearFit;
 import wrenchnotes.core.gauge.GearGauge.GearFound;
 import wrenchnotes.core.gauge.GearGauge.GearWheel;
-import wrenchnotes.core.gauge.ThreadGauge.GoesInto;
-import wrenchnotes.core.gauge.ThreadGauge.ScrewHead;
-import wrenchnotes.core.gauge.ThreadGauge.ThreadAsked;
-import wrenchnotes.core.gauge.ThreadGauge.ThreadFound;
-import wrenchnotes.core.gauge.ThreadGauge.ThreadsCounted;
-import wrenchnotes.core.teardown.Head;
-import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.unit.Invalid;
 
 /** Belts, gears and threads. */
@@ -178,37 +171,5 @@ class LengthsTest {
             assertThat(found.preferredModule()).isEqualTo(module);
             assertThat(found.offPercent()).isCloseTo(0.5, within(1e-6));
         }
-    }
-
-    /** Pitches: ISO 261 (published) and ISO 1478 (published; from memory). Ten threads counted. */
-    @ParameterizedTest
-    @CsvSource({
-        "2.95,5,M3 × 0.5,METAL",
-        "2.85,11,ST2.9,PLASTIC",
-        "2,4,M2 × 0.4,METAL",
-        "2.2,8,ST2.2,PLASTIC",
-        "1.6,3.5,M1.6 × 0.35,METAL"
-    })
-    void aScrewIsKnownByDiameterAndPitch(double diameter, double overTen, String designation, GoesInto into) {
-        ThreadFound found = ThreadGauge.of(new ThreadAsked(
-                diameter, Optional.of(new ThreadsCounted(10, overTen)), Optional.empty(), Optional.empty()));
-        assertThat(found.designations().get(0).designation()).isEqualTo(designation);
-        assertThat(found.goesInto()).contains(into);
-    }
-
-    @Test
-    void withoutAPitchItIsLeftOpenAndTheRecessSaysWhichDriver() {
-        ThreadFound found = ThreadGauge.of(new ThreadAsked(
-                2.6,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(new ScrewHead(Head.HEXALOBULAR_SECURITY, Optional.of(2.3)))));
-        assertThat(found.form()).isEmpty();
-        assertThat(found.driver())
-                .as("T8 is 2.31 across: ISO 10664, from memory")
-                .contains("T8 with a hole");
-        assertThat(found.designations())
-                .extracting(ThreadGauge.ThreadMatch::form)
-                .contains(ThreadForm.TAPPING);
     }
 }

@@ -131,7 +131,30 @@ class LogicTest {
         assertThat(bare.chip().number()).isEqualTo("08");
         assertThat(bare.verdict()).isEqualTo(ChipVerdict.CAN_NOT_SAY);
         assertThat(bare.reasons().toString()).contains("Say its family");
-        assertThat(LogicChips.find("14", List.of()).number()).isEqualTo("14");
+    }
+
+    /** What is printed on them: letters before and behind, with or without a family; the 4000 series is CMOS and says so by its number. */
+    @ParameterizedTest
+    @CsvSource({
+        "14,14,TTL",
+        "7414,14,TTL",
+        "SN74LS14N,14,LS",
+        "74HC4011,4011,HC",
+        "4011,4011,CMOS",
+        "CD4011BE,4011,CMOS",
+        "74123,,",
+        "4017,,",
+        "mc14069,4069,CMOS"
+    })
+    void aChipIsFoundByWhatIsPrintedOnIt(String printed, String number, LogicGauge.LogicFamily family) {
+        if (number == null) {
+            assertThatThrownBy(() -> logic(printed, LogicRule.DATASHEET)).hasMessageContaining("4069");
+            return;
+        }
+        LogicFound found = logic(printed, LogicRule.DATASHEET);
+        assertThat(found.chip().number()).isEqualTo(number);
+        assertThat(found.family()).isEqualTo(family);
+        assertThat(LogicChips.saysFamily(printed)).isEqualTo(!"14".equals(printed));
     }
 
     private static LogicFound at(String chip, double supply, double u, Object... pinsAndVolts) {
@@ -272,7 +295,8 @@ class LogicTest {
     void whatIsDecidedStandsWhateverTheUnknownIs(@ForAll boolean first, @ForAll boolean second) {
         for (String number : List.of("00", "02", "08", "32", "86")) {
             LogicChip chip = LogicChips.find("74" + number, List.of());
-            Optional<Boolean> full = chip.expected(List.of(Optional.of(first), Optional.of(second)));
+            Optional<Boolean> full =
+                    chip.expected(chip.gates().get(0), List.of(Optional.of(first), Optional.of(second)));
             boolean truth =
                     switch (number) {
                         case "00" -> !(first && second);
@@ -282,7 +306,7 @@ class LogicTest {
                         default -> first ^ second;
                     };
             assertThat(full).contains(truth);
-            chip.expected(List.of(Optional.of(first), Optional.empty()))
+            chip.expected(chip.gates().get(0), List.of(Optional.of(first), Optional.empty()))
                     .ifPresent(decided -> assertThat(decided).isEqualTo(truth));
         }
     }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -219,8 +220,51 @@ class MotionTest {
         assertThat(found.faulty()).contains(2);
         assertThat(found.probeAfter()).isEmpty();
 
-        stages.set(4, stage("s4", Signal.GOOD, Signal.BAD, 1, 1));
-        assertThatThrownBy(() -> ChainGauge.of(new ChainAsked(stages))).hasMessageContaining("look again");
+        assertThat(found.faults()).containsExactly(new ChainGauge.ChainSpan(2, 2));
+
+        stages.set(0, stage("s0", Signal.BAD, Signal.UNKNOWN, 1, 1));
+        assertThatThrownBy(() -> ChainGauge.of(new ChainAsked(stages))).hasMessageContaining("before this chain");
+    }
+
+    /** in: what goes into the first; then what each stage gives out, and where two words are said, the next input too. */
+    private static ChainFound seen(String signals) {
+        List<ChainStage> stages = new ArrayList<>();
+        for (int n = 0; n + 1 < signals.length(); n += 2) {
+            stages.add(stage("s" + n / 2, signal(signals.charAt(n)), signal(signals.charAt(n + 1)), 1, 1));
+        }
+        return ChainGauge.of(new ChainAsked(stages));
+    }
+
+    private static Signal signal(char letter) {
+        return letter == 'g' ? Signal.GOOD : letter == 'b' ? Signal.BAD : Signal.UNKNOWN;
+    }
+
+    /** One bad stage explains good signals up to it and bad ones behind it, and nothing else: said by hand for each case. */
+    @ParameterizedTest
+    @CsvSource({
+        // input and output of each of four stages; stage found, stages with a fault, what is said
+        "gg.b...b,1,1-1,is the first with a good input",
+        ".b......,,0-0,Nobody has seen what goes in",
+        "...b...b,,0-1,2 stages may be it",
+        "gg.b.g.b,1,1-1 3-3,several faults at once are possible",
+        "g..b.g.b,,0-1 3-3,One fault lies from s0 to s1",
+        "gggb..gb,1,1-1 3-3,the input of s3 is good behind a bad signal",
+        "g..g..b.,2,2-2,s2 is the first",
+        "ggb.....,,,a wire between two stages",
+        "gg.g.g.g,,,the fault is not in this chain",
+        "g.......,,,probe the end first",
+    })
+    void readingsThatOneFaultDoesNotExplain(String signals, Integer faulty, String spans, String said) {
+        ChainFound found = seen(signals);
+        assertThat(found.faulty()).isEqualTo(Optional.ofNullable(faulty));
+        assertThat(found.faults().stream()
+                        .map(span -> span.from() + "-" + span.to())
+                        .collect(Collectors.joining(" ")))
+                .isEqualTo(spans == null ? "" : spans);
+        assertThat(String.join(" ", found.reasons())).contains(said);
+        if (found.probeAfter().isPresent() && !found.faults().isEmpty()) {
+            assertThat(found.probeAfter().get()).isBetween(found.from(), found.to() - 1);
+        }
     }
 
     @Test

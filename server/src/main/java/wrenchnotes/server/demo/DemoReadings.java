@@ -87,16 +87,15 @@ class DemoReadings {
 
     private static GaugeAsked rails(boolean sick) {
         List<Rail> rails = SUPPLY.stream()
-                .map(made -> new Rail(
+                .map(made -> Rail.of(
                         made.name(),
                         Optional.of(made.from()).filter(from -> !from.isEmpty()),
                         made.kind(),
                         made.nominal(),
-                        Optional.empty(),
                         Optional.of(sick ? made.sick() : made.good())))
                 .toList();
         return asked(
-                Optional.of(new RailsGauge.RailsAsked(new RailsGauge.Mains(230, 233), rails, Optional.empty())),
+                Optional.of(new RailsGauge.RailsAsked(RailsGauge.Mains.of(230, 233), rails, Optional.empty())),
                 Optional.empty());
     }
 

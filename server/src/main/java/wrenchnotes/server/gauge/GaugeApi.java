@@ -20,6 +20,7 @@ import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.gauge.LimitGauge;
 import wrenchnotes.core.gauge.LogicGauge;
 import wrenchnotes.core.gauge.RailsGauge;
+import wrenchnotes.core.gauge.ScrewHead;
 import wrenchnotes.core.gauge.SpindleGauge;
 import wrenchnotes.core.gauge.ThreadGauge;
 import wrenchnotes.core.team.Act;
@@ -70,7 +71,7 @@ public class GaugeApi {
 
     private static ScrewMatch.Known known(ThreadGauge.ThreadAsked asked) {
         return new ScrewMatch.Known(
-                asked.head().map(ThreadGauge.ScrewHead::type),
+                asked.head().map(ScrewHead::type),
                 asked.lengthMm(),
                 Optional.of(asked.diameterMm()),
                 asked.threads().map(ThreadGauge.ThreadsCounted::count),

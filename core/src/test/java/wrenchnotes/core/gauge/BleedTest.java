@@ -10,82 +10,11 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import wrenchnotes.core.gauge.BleedGauge.BleedAsked;
 import wrenchnotes.core.gauge.BleedGauge.BleedFound;
-import wrenchnotes.core.gauge.RailsGauge.Mains;
-import wrenchnotes.core.gauge.RailsGauge.Rail;
-import wrenchnotes.core.gauge.RailsGauge.RailKind;
-import wrenchnotes.core.gauge.RailsGauge.RailsAsked;
-import wrenchnotes.core.gauge.RailsGauge.RailsFound;
 
-/** Rails and charges. */
-class ElectricsTest {
-
-    private static Rail rail(String name, String from, RailKind kind, double nominal, Double measured) {
-        return new Rail(
-                name, Optional.ofNullable(from), kind, nominal, Optional.empty(), Optional.ofNullable(measured));
-    }
-
-    private static RailsAsked asked(Mains mains, List<RailsGauge.Rail> rails) {
-        return new RailsAsked(mains, rails, Optional.empty());
-    }
-
-    /** Common practice: an unregulated ±12 V pair reading −13.5 and +12.8 is in order. */
-    @Test
-    void aLightlyLoadedPairIsInOrder() {
-        RailsFound found = RailsGauge.of(asked(
-                new Mains(230, 230),
-                List.of(
-                        rail("+12", null, RailKind.UNREGULATED, 12, 12.8),
-                        rail("-12", null, RailKind.UNREGULATED, -12, -13.5))));
-        assertThat(found.culprit()).isEmpty();
-        assertThat(found.rails()).extracting(RailsGauge.RailRead::verdict).containsOnly(Judgement.GOOD);
-    }
-
-    /** Secondaries of 16 and 9 V feed 12 and 5 V (common practice). The 9 V winding is dead: 5 V has nothing to make it from. */
-    @Test
-    void theEarliestBadRailExplainsTheRest() {
-        RailsFound found = RailsGauge.of(asked(
-                new Mains(230, 236),
-                List.of(
-                        rail("16 V~", null, RailKind.SECONDARY_AC, 16, 16.9),
-                        rail("22 V raw", "16 V~", RailKind.UNREGULATED, 21, 22.1),
-                        rail("12 V", "22 V raw", RailKind.REGULATED, 12, 12.05),
-                        rail("9 V~", null, RailKind.SECONDARY_AC, 9, 3.1),
-                        rail("11 V raw", "9 V~", RailKind.UNREGULATED, 11, 2.9),
-                        rail("5 V", "11 V raw", RailKind.REGULATED, 5, 1.4))));
-        assertThat(found.culprit()).contains("9 V~");
-        assertThat(found.reasons().toString()).contains("9 V~ is the first that is wrong, and explains 1 behind it");
-        assertThat(found.rails().get(5).reasons().toString()).contains("about 2 V above its output");
-        assertThat(found.rails().get(4).verdict())
-                .as("2.9 V is what 3.1 V of its secondary gives: √2 · 3.1 − 1.4 = 2.98")
-                .isEqualTo(Judgement.GOOD);
-        assertThatThrownBy(() -> RailsGauge.of(asked(
-                        new Mains(230, 230),
-                        List.of(
-                                rail("a", "b", RailKind.REGULATED, 5, 5.0),
-                                rail("b", "a", RailKind.REGULATED, 5, 5.0)))))
-                .hasMessageContaining("comes from itself");
-    }
-
-    /** ATX12V design guide (published; from memory): ±5 %, −12 V ±10 %. */
-    @ParameterizedTest
-    @CsvSource({
-        "5,4.76,GOOD",
-        "5,4.74,BAD",
-        "12,12.59,GOOD",
-        "12,12.61,BAD",
-        "-12,-13.1,GOOD",
-        "-12,-13.3,BAD",
-        "-5,-5.2,GOOD"
-    })
-    void regulatedRails(double nominal, double measured, Judgement verdict) {
-        RailsFound found = RailsGauge.of(
-                asked(new Mains(230, 250), List.of(rail("it", null, RailKind.REGULATED, nominal, measured))));
-        assertThat(found.rails().get(0).verdict()).isEqualTo(verdict);
-    }
+/** Charges. */
+class BleedTest {
 
     /** After 5 RC 0.67 % is left; ½CV² (physics). 470 µF at 325 V through 10 kΩ: RC = 4.7 s, 24.8 J. */
     @Test

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import wrenchnotes.core.unit.Table;
 
 /** The picture in docs/decisions/0001-rooms-and-floors.md, held. */
 @AnalyzeClasses(
@@ -36,6 +37,10 @@ class ArchitectureTest {
     static final ArchRule coreKnowsNoFrameworkNoFilesNoClock = noClasses()
             .that()
             .resideInAPackage("wrenchnotes.core..")
+            // Published tables stand as text beside the class that knows them: it alone reads them, from its own
+            // archive.
+            .and()
+            .doNotBelongToAnyOf(Table.class)
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage(

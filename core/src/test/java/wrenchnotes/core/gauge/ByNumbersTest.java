@@ -10,15 +10,9 @@ import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
-import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wrenchnotes.core.gauge.BeltGauge.BeltPath;
-import wrenchnotes.core.gauge.ChainGauge.ChainAsked;
-import wrenchnotes.core.gauge.ChainGauge.ChainFound;
-import wrenchnotes.core.gauge.ChainGauge.ChainStage;
-import wrenchnotes.core.gauge.ChainGauge.Signal;
 import wrenchnotes.core.gauge.LimitGauge.LimitAsked;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
 import wrenchnotes.core.teardown.ThreadForm;
@@ -134,43 +128,6 @@ class ByNumbersTest {
         assertThat(found.actualRpm()).isCloseTo(turns, within(turns * 1e-9));
     }
 
-    /** Follows the advice to the end for each stage that may be bad, and weighs the minutes by how likely each is. */
-    @Property(tries = 60)
-    void theMinutesThatAreSaidAreThoseThatTheAdviceTakes(
-            @ForAll @Size(min = 2, max = 9) List<@DoubleRange(min = 0.1, max = 9) Double> odds,
-            @ForAll @IntRange(min = 1, max = 7) int seed) {
-        List<ChainStage> stages = new ArrayList<>();
-        for (int n = 0; n < odds.size(); n++) {
-            stages.add(new ChainStage(
-                    "stage " + n,
-                    n == 0 ? Signal.GOOD : Signal.UNKNOWN,
-                    n == odds.size() - 1 ? Signal.BAD : Signal.UNKNOWN,
-                    Optional.of(odds.get(n)),
-                    Optional.of(1.0 + (n * seed) % 5)));
-        }
-        double all = odds.stream().mapToDouble(Double::doubleValue).sum();
-        double weighed = 0;
-        for (int bad = 0; bad < stages.size(); bad++) {
-            weighed += odds.get(bad) / all * minutesToFind(bad, new ArrayList<>(stages));
-        }
-        assertThat(ChainGauge.of(new ChainAsked(stages)).expectedMinutes()).isCloseTo(weighed, within(1e-9));
-    }
-
-    private static double minutesToFind(int bad, List<ChainStage> stages) {
-        double minutes = 0;
-        ChainFound found = ChainGauge.of(new ChainAsked(stages));
-        while (found.faulty().isEmpty()) {
-            int probed = found.probeAfter().orElseThrow();
-            ChainStage stage = stages.get(probed);
-            minutes += stage.minutes().orElseThrow();
-            Signal seen = bad <= probed ? Signal.BAD : Signal.GOOD;
-            stages.set(probed, new ChainStage(stage.name(), stage.in(), seen, stage.priorBad(), stage.minutes()));
-            found = ChainGauge.of(new ChainAsked(stages));
-        }
-        assertThat(found.faulty()).contains(bad);
-        return minutes;
-    }
-
     /**
      * ISO 261 coarse pitches and ISO 1478 (published; the latter from memory). A caliper on the crests reads up to 0.05 mm under, ten
      * threads with a rule are known to 2 % (common practice): the thread is known all the same.
@@ -221,29 +178,5 @@ class ByNumbersTest {
             assertThat(judged)
                     .isEqualTo(!canBeBad ? Judgement.GOOD : !canBeGood ? Judgement.BAD : Judgement.CAN_NOT_SAY);
         }
-    }
-
-    /** What an open input leaves open is exactly what its two values disagree on: every chip, every way of not knowing. */
-    @Property
-    void anOutputIsDecidedIfAndOnlyIfEveryCaseAgrees(
-            @ForAll @IntRange(min = 0, max = 16) int which,
-            @ForAll @Size(2) List<@IntRange(min = 0, max = 2) Integer> seen) {
-        LogicChip chip = LogicChips.shipped().get(which);
-        int inputs = chip.gates().get(0).inputs().size();
-        List<Optional<Boolean>> known = seen.stream()
-                .limit(inputs)
-                .map(one -> one == 2 ? Optional.<Boolean>empty() : Optional.of(one == 1))
-                .toList();
-        List<Boolean> cases = new ArrayList<>();
-        for (int bits = 0; bits < 1 << inputs; bits++) {
-            List<Optional<Boolean>> full = new ArrayList<>();
-            for (int at = 0; at < inputs; at++) {
-                full.add(Optional.of(known.get(at).orElse((bits >> at & 1) == 1)));
-            }
-            cases.add(chip.expected(chip.gates().get(0), full).orElseThrow());
-        }
-        boolean agreed = cases.stream().distinct().count() == 1;
-        assertThat(chip.expected(chip.gates().get(0), known))
-                .isEqualTo(agreed ? Optional.of(cases.get(0)) : Optional.empty());
     }
 }

@@ -70,67 +70,6 @@ class KeptTest {
                 Optional.of(0.1));
     }
 
-    private static LogicChip chip(String number, LogicChip.LogicFunction function, int[]... gates) {
-        return new LogicChip(
-                number,
-                function,
-                false,
-                Optional.empty(),
-                14,
-                7,
-                14,
-                java.util.Arrays.stream(gates)
-                        .map(pins -> new LogicChip.LogicGate(
-                                java.util.Arrays.stream(pins, 0, pins.length - 1)
-                                        .boxed()
-                                        .toList(),
-                                pins[pins.length - 1]))
-                        .toList());
-    }
-
-    /** 7410, three NANDs of three inputs: (1,2,13)→12, (3,4,5)→6, (9,10,11)→8 (data books; published, from memory). */
-    @Test
-    void aChipIsAddedAsData() {
-        LogicChip three =
-                chip("10", LogicChip.LogicFunction.NAND, new int[] {1, 2, 13, 12}, new int[] {3, 4, 5, 6}, new int[] {
-                    9, 10, 11, 8
-                });
-        assertThatThrownBy(() -> LogicChips.find("74LS10", List.of())).hasMessageContaining("Others can be added");
-        assertThat(LogicChips.find("SN74LS10N", List.of(three))).isEqualTo(three);
-        Optional<Boolean> low = Optional.of(false);
-        Optional<Boolean> high = Optional.of(true);
-        assertThat(three.expected(three.gates().get(0), List.of(high, Optional.empty(), low)))
-                .as("one low decides")
-                .contains(true);
-        assertThat(three.expected(three.gates().get(0), List.of(high, Optional.empty(), high)))
-                .isEmpty();
-        assertThat(three.expected(three.gates().get(0), List.of(high, high, high)))
-                .contains(false);
-        assertThatThrownBy(() -> chip("10", LogicChip.LogicFunction.NAND, new int[] {1, 2, 7}))
-                .hasMessageContaining("Pin 7 has two uses");
-        assertThatThrownBy(() -> chip("10", LogicChip.LogicFunction.NAND, new int[] {1, 15, 3}))
-                .hasMessageContaining("15");
-        assertThatThrownBy(() -> chip("10", LogicChip.LogicFunction.NAND, new int[] {1, 3}))
-                .hasMessageContaining("two inputs or more");
-        LogicChip mixed = new LogicChip(
-                "999",
-                LogicChip.LogicFunction.NOT,
-                false,
-                Optional.empty(),
-                14,
-                7,
-                14,
-                List.of(
-                        new LogicChip.LogicGate(List.of(1), 2),
-                        new LogicChip.LogicGate(List.of(3, 4), 5, Optional.of(LogicChip.LogicFunction.NOR))));
-        assertThat(mixed.expected(mixed.gates().get(0), List.of(low))).contains(true);
-        assertThat(mixed.expected(mixed.gates().get(1), List.of(low, high)))
-                .as("a gate of its own kind in one package")
-                .contains(false);
-        assertThatThrownBy(() -> LogicGauge.of(logic("74LS08", 15, 2.0), List.of()))
-                .hasMessageContaining("from 1 to 14");
-    }
-
     private static BesideTable beside(Reading good, Reading here) {
         return Beside.of(List.of(
                 new BesideColumn("before", false, List.of(here)), new BesideColumn("good unit", true, List.of(good))));

@@ -133,30 +133,6 @@ class LogicTest {
         assertThat(bare.reasons().toString()).contains("Say its family");
     }
 
-    /** What is printed on them: letters before and behind, with or without a family; the 4000 series is CMOS and says so by its number. */
-    @ParameterizedTest
-    @CsvSource({
-        "14,14,TTL",
-        "7414,14,TTL",
-        "SN74LS14N,14,LS",
-        "74HC4011,4011,HC",
-        "4011,4011,CMOS",
-        "CD4011BE,4011,CMOS",
-        "74123,,",
-        "4017,,",
-        "mc14069,4069,CMOS"
-    })
-    void aChipIsFoundByWhatIsPrintedOnIt(String printed, String number, LogicGauge.LogicFamily family) {
-        if (number == null) {
-            assertThatThrownBy(() -> logic(printed, LogicRule.DATASHEET)).hasMessageContaining("4069");
-            return;
-        }
-        LogicFound found = logic(printed, LogicRule.DATASHEET);
-        assertThat(found.chip().number()).isEqualTo(number);
-        assertThat(found.family()).isEqualTo(family);
-        assertThat(LogicChips.saysFamily(printed)).isEqualTo(!"14".equals(printed));
-    }
-
     private static LogicFound at(String chip, double supply, double u, Object... pinsAndVolts) {
         Map<Integer, PinRead> pins = new HashMap<>();
         for (int n = 0; n < pinsAndVolts.length; n += 2) {
@@ -288,26 +264,5 @@ class LogicTest {
     })
     void levelsOfAnInputByRuleAndFamily(LogicRule rule, String chip, double volts, PinLevel level) {
         assertThat(logic(chip, rule, 1, volts).levels().get(1)).isEqualTo(level);
-    }
-
-    /** Three-valued logic never contradicts two-valued: whatever an unknown input turns out to be, a decided output stands. */
-    @Property
-    void whatIsDecidedStandsWhateverTheUnknownIs(@ForAll boolean first, @ForAll boolean second) {
-        for (String number : List.of("00", "02", "08", "32", "86")) {
-            LogicChip chip = LogicChips.find("74" + number, List.of());
-            Optional<Boolean> full =
-                    chip.expected(chip.gates().get(0), List.of(Optional.of(first), Optional.of(second)));
-            boolean truth =
-                    switch (number) {
-                        case "00" -> !(first && second);
-                        case "02" -> !(first || second);
-                        case "08" -> first && second;
-                        case "32" -> first || second;
-                        default -> first ^ second;
-                    };
-            assertThat(full).contains(truth);
-            chip.expected(chip.gates().get(0), List.of(Optional.of(first), Optional.empty()))
-                    .ifPresent(decided -> assertThat(decided).isEqualTo(truth));
-        }
     }
 }

@@ -108,7 +108,7 @@ class ArchitectureTest {
             Map.entry("drawer", "ground job shop table teardown"),
             Map.entry("exchange", "ground paper photo teardown"),
             Map.entry("finder", "ground"),
-            Map.entry("gauge", "bench diagnosis drawer ground job paper table"),
+            Map.entry("gauge", "bench diagnosis drawer ground job paper table teardown"),
             Map.entry("ground", ""),
             Map.entry("job", "ground shop teardown"),
             Map.entry("keeping", "ground"),

@@ -7,6 +7,7 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.check.Stage;
@@ -24,6 +25,7 @@ import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Spot;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.TestPoint;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.teardown.Toll;
@@ -90,6 +92,21 @@ class StoredFormsTest {
             List.of(new Overview.WatchPoint(7, "flat?")),
             List.of(new Overview.WatchPoint(9, "on?")));
 
+    private static final TestPoint POINT = new TestPoint(
+            "TP4",
+            TestPoint.PointKind.OTHER,
+            7,
+            "",
+            Optional.empty(),
+            Optional.of(0.4),
+            Optional.empty(),
+            "mV",
+            "red at the ring",
+            "",
+            "lid");
+    private static final String POINT_TEXT = """
+            "points":[{"name":"TP4","kind":"OTHER","component":7,"least":0.4,"unit":"mV","probes":"red at the ring","step":"lid"}]""";
+
     @Test
     void notesAreReadFromEveryFormThatWasEverWritten() {
         Step feet = Step.of("feet", "Feet off", Doing.of(Side.BOTTOM, "", 1));
@@ -110,16 +127,20 @@ class StoredFormsTest {
                         "{\"form\":2," + OVERVIEW_2, "{\"form\":2,\"steps\":[" + others + "," + LID + "]}"))
                 .as("form 2")
                 .isEqualTo(notes);
+        assertThat(NotesForm.teardown(
+                        "{\"form\":3," + OVERVIEW_2, "{\"form\":3,\"steps\":[" + others + "," + LID + "]}"))
+                .as("form 3, without test points")
+                .isEqualTo(notes);
         assertThat(NotesForm.teardown("{}", "[]")).isEqualTo(Teardown.empty());
         assertThat(NotesForm.proposal(LID)).isEqualTo(STEP);
         assertThat(NotesForm.proposal("{\"form\":1,\"step\":" + LID + "}")).isEqualTo(STEP);
     }
 
     @Test
-    void notesAreWrittenAsFormThreeLetterByLetter() {
-        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":3,\"steps\":[" + LID + "]}");
-        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":3," + OVERVIEW_2);
-        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":3,\"step\":" + LID + "}");
+    void notesAreWrittenAsFormFourLetterByLetter() {
+        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":4,\"steps\":[" + LID + "]}");
+        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":4," + OVERVIEW_2);
+        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":4,\"step\":" + LID + "}");
         Step trim = Step.of("trim", "Trim", Doing.of(Side.TOP, "", 1)).with(new Caution("Live pins.", 0, true, true));
         assertThat(NotesForm.proposal(NotesForm.proposal(trim))).isEqualTo(trim);
         Step sealed = trim.with(new Things(null, null, List.of(new LoosePiece("seal", "seal", "", 1, true))));
@@ -138,6 +159,9 @@ class StoredFormsTest {
                 null,
                 null);
         assertThat(NotesForm.overview(NotesForm.overview(plan))).isEqualTo(plan);
+        Overview measured = new Overview("", null, null, null, null, List.of(POINT));
+        assertThat(NotesForm.overview(measured)).contains(POINT_TEXT);
+        assertThat(NotesForm.overview(NotesForm.overview(measured))).isEqualTo(measured);
     }
 
     @Test
@@ -146,7 +170,7 @@ class StoredFormsTest {
                 .isInstanceOf(Stored.UnknownForm.class)
                 .hasMessageContaining("form 7")
                 .hasMessageContaining("newer");
-        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":4}")).isInstanceOf(Stored.UnknownForm.class);
+        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":5}")).isInstanceOf(Stored.UnknownForm.class);
     }
 
     /** What a form holds are texts, numbers and other forms: no name of the core can get into the database, or out of it. */

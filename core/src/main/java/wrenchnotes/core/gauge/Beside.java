@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import wrenchnotes.core.gauge.LimitGauge.Limits;
 
 /**
  * Readings of one unit by stage of the work beside those of a good one. Compare with a good unit when there is one (common practice).
@@ -69,6 +70,20 @@ public final class Beside {
                 read.isPresent() && wanted.isPresent() && differ(read.get(), wanted.get()));
     }
 
+    /** What is right where a good unit read this: its limits if it had some, else what does not differ from it. Empty for a state. */
+    public static Optional<Limits> rightBy(Reading good) {
+        if (good.min().isPresent() || good.max().isPresent()) {
+            return Optional.of(new Limits(good.min(), good.max()));
+        }
+        return good.value()
+                .filter(value -> good.state().isEmpty())
+                .map(value -> new Limits(Optional.of(value - small(value)), Optional.of(value + small(value))));
+    }
+
+    private static double small(double good) {
+        return Math.abs(good) < NOTHING ? NOTHING : SHARE * Math.abs(good);
+    }
+
     static boolean differ(Reading read, Reading wanted) {
         if (read.state().isPresent() && wanted.state().isPresent()) {
             return !read.state().equals(wanted.state());
@@ -79,9 +94,6 @@ public final class Beside {
         double off = Math.abs(read.value().get() - wanted.value().get());
         boolean said = read.uncertainty().isPresent() || wanted.uncertainty().isPresent();
         double open = read.uncertainty().orElse(0.0) + wanted.uncertainty().orElse(0.0);
-        double small = Math.abs(wanted.value().get()) < NOTHING
-                ? NOTHING
-                : SHARE * Math.abs(wanted.value().get());
-        return off > (said ? open : small);
+        return off > (said ? open : small(wanted.value().get()));
     }
 }

@@ -55,7 +55,10 @@ public final class ElectricReadings {
                 .entrySet().stream()
                         .map(level -> Reading.state(
                                 "pin " + level.getKey(),
-                                level.getValue().words(),
+                                level.getValue().words()
+                                        + Optional.ofNullable(found.then().get(level.getKey()))
+                                                .map(then -> ", then " + then.words())
+                                                .orElse(""),
                                 asked.pins().get(level.getKey()).volts(),
                                 "V",
                                 Optional.ofNullable(ofGates.get(level.getKey()))))

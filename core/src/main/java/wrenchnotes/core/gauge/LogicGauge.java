@@ -56,8 +56,15 @@ public final class LogicGauge {
         CAN_NOT_SAY
     }
 
-    /** @param volts measured @param state seen on a scope or a probe instead; one of the two */
-    public record PinRead(Optional<Double> volts, Optional<PinLevel> state) {
+    /**
+     * @param volts measured, −60 to 60 @param state seen on a scope or a probe instead; one of the two
+     * @param then what it goes to when the unit is asked for something; empty if it stays
+     */
+    public record PinRead(Optional<Double> volts, Optional<PinLevel> state, Optional<PinLevel> then) {
+        public PinRead(Optional<Double> volts, Optional<PinLevel> state) {
+            this(volts, state, Optional.empty());
+        }
+
         public PinRead {
             volts.ifPresent(value -> Checked.within("volts", value, -60, 60));
             if (volts.isEmpty() && state.isEmpty()) {
@@ -91,11 +98,12 @@ public final class LogicGauge {
 
     public record GateRead(LogicGate gate, PinLevel expected, PinLevel found, Judgement verdict, String why) {}
 
-    /** @param levels of the pins that were read, by number */
+    /** @param levels of the pins that were read, by number @param then of those that change, what they go to */
     public record LogicFound(
             LogicChip chip,
             LogicFamily family,
             Map<Integer, PinLevel> levels,
+            Map<Integer, PinLevel> then,
             List<GateRead> gates,
             ChipVerdict verdict,
             List<String> reasons) {}
@@ -129,10 +137,13 @@ public final class LogicGauge {
         LogicPins pins = new LogicPins(asked, chip, family, supply);
         Map<Integer, PinLevel> levels = new TreeMap<>();
         asked.pins().forEach((pin, read) -> levels.put(pin, pins.level(pin, read)));
-        List<GateRead> gates =
-                chip.gates().stream().map(gate -> judged(gate, levels, powered)).toList();
+        Map<Integer, PinLevel> then = new TreeMap<>();
+        asked.pins().forEach((pin, read) -> read.then().ifPresent(level -> then.put(pin, level)));
+        List<GateRead> gates = chip.gates().stream()
+                .map(gate -> new LogicGates(chip, powered).judged(gate, levels, then))
+                .toList();
         ChipVerdict verdict = verdict(gates, powered);
-        return new LogicFound(chip, family, Map.copyOf(levels), gates, verdict, List.copyOf(reasons));
+        return new LogicFound(chip, family, Map.copyOf(levels), Map.copyOf(then), gates, verdict, List.copyOf(reasons));
     }
 
     private String assumed() {
@@ -190,77 +201,6 @@ public final class LogicGauge {
         if (asked.family().isEmpty() && !LogicChips.saysFamily(asked.chip())) {
             missing.add("Say its family, as printed between 74 and the number.");
         }
-    }
-
-    private GateRead judged(LogicGate gate, Map<Integer, PinLevel> levels, boolean powered) {
-        List<PinLevel> ins = gate.inputs().stream()
-                .map(pin -> levels.getOrDefault(pin, PinLevel.UNKNOWN))
-                .toList();
-        Optional<Boolean> wanted =
-                chip.expected(gate, ins.stream().map(LogicGauge::known).toList());
-        PinLevel expected =
-                wanted.map(high -> high ? PinLevel.HIGH : PinLevel.LOW).orElse(PinLevel.UNKNOWN);
-        PinLevel found = levels.getOrDefault(gate.output(), PinLevel.UNKNOWN);
-        String pin = "Pin " + gate.output();
-        if (!powered) {
-            return open(gate, expected, found, "The chip has no proper supply.");
-        }
-        if (found == PinLevel.OUTSIDE) {
-            return bad(
-                    gate,
-                    expected,
-                    found,
-                    pin + " is outside its supply: something drives it there, and may have hurt it.");
-        }
-        if (ins.contains(PinLevel.OUTSIDE)) {
-            return open(gate, expected, found, "An input is outside the supply: see what drives it there first.");
-        }
-        if (found == PinLevel.UNKNOWN) {
-            return open(gate, expected, found, pin + " was not read.");
-        }
-        if (wanted.isEmpty()) {
-            return open(
-                    gate,
-                    expected,
-                    found,
-                    "Its inputs leave it open: read the others, or they are between the levels.");
-        }
-        if (found == expected) {
-            return new GateRead(gate, expected, found, Judgement.GOOD, "As its inputs ask.");
-        }
-        if (found == PinLevel.UNSURE) {
-            return open(gate, expected, found, pin + " is nearer to a level than the meter can tell.");
-        }
-        if (chip.openCollector() && expected == PinLevel.HIGH) {
-            return open(
-                    gate,
-                    expected,
-                    found,
-                    "An open-collector output only pulls down: its high comes from a resistor elsewhere. Look at that first.");
-        }
-        String is = found == PinLevel.BETWEEN ? "between the levels" : found.words();
-        return bad(
-                gate,
-                expected,
-                found,
-                pin + " should be " + expected.words() + " and is " + is
-                        + ". It may be held from outside: lift it or take it out, and look again.");
-    }
-
-    private static GateRead open(LogicGate gate, PinLevel expected, PinLevel found, String why) {
-        return new GateRead(gate, expected, found, Judgement.CAN_NOT_SAY, why);
-    }
-
-    private static GateRead bad(LogicGate gate, PinLevel expected, PinLevel found, String why) {
-        return new GateRead(gate, expected, found, Judgement.BAD, why);
-    }
-
-    private static Optional<Boolean> known(PinLevel level) {
-        return switch (level) {
-            case HIGH -> Optional.of(true);
-            case LOW -> Optional.of(false);
-            case BETWEEN, NOISY, UNSURE, OUTSIDE, UNKNOWN -> Optional.empty();
-        };
     }
 
     private ChipVerdict verdict(List<GateRead> gates, boolean powered) {

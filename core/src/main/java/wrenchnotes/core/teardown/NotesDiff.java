@@ -77,6 +77,7 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
                         + (check.times() > 1 ? ", " + check.times() + " times" : ""));
         listed(lines, "watch point", was.watch(), is.watch(), Overview.WatchPoint::words);
         listed(lines, "look after a fall", was.lookOver(), is.lookOver(), Overview.WatchPoint::words);
+        listed(lines, "test point", was.points(), is.points(), TestPoint::words);
         return lines;
     }
 

@@ -1,9 +1,12 @@
 package wrenchnotes.core.teardown;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
 
 /**
  * What the notes say of the revision as a whole, beside its steps. Whatever is left out (null) is empty.
@@ -13,15 +16,27 @@ import wrenchnotes.core.unit.Checked;
  * @param checks what to test on this revision, and at which stage
  * @param watch what to look at because it is often wrong
  * @param lookOver what to look at after a fall or liquid, in this order, before anything is swapped
+ * @param points where to measure, and what is right there; no two of one name
  */
 public record Overview(
         String before,
         List<ServiceMode> modes,
         List<PlannedCheck> checks,
         List<WatchPoint> watch,
-        List<WatchPoint> lookOver) {
+        List<WatchPoint> lookOver,
+        List<TestPoint> points) {
 
     public static final Overview NONE = new Overview("", List.of(), List.of(), List.of(), List.of());
+
+    /** Without test points. */
+    public Overview(
+            String before,
+            List<ServiceMode> modes,
+            List<PlannedCheck> checks,
+            List<WatchPoint> watch,
+            List<WatchPoint> lookOver) {
+        this(before, modes, checks, watch, lookOver, List.of());
+    }
 
     public Overview {
         before = Checked.optionalText("before", before, 300);
@@ -29,6 +44,13 @@ public record Overview(
         checks = checks == null ? List.of() : List.copyOf(checks);
         watch = watch == null ? List.of() : List.copyOf(watch);
         lookOver = lookOver == null ? List.of() : List.copyOf(lookOver);
+        points = points == null ? List.of() : List.copyOf(points);
+        Set<String> names = new HashSet<>();
+        for (TestPoint point : points) {
+            if (!names.add(point.name())) {
+                throw new Invalid("points.name", "Two test points are called \"" + point.name() + "\"");
+            }
+        }
     }
 
     /** What is planned to be tested at this stage, in the order of the plan. */

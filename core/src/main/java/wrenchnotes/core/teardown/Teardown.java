@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wrenchnotes.core.unit.Invalid;
@@ -124,6 +125,14 @@ public final class Teardown {
         return withSteps(steps.stream()
                 .map(step -> step.id().equals(corrected.id()) ? corrected : step)
                 .toList());
+    }
+
+    /** Where can be measured while these steps are open. */
+    public List<TestPoint> pointsReached(Predicate<String> open) {
+        List<Step> opened = steps.stream().filter(step -> open.test(step.id())).toList();
+        return overview.points().stream()
+                .filter(point -> opened.stream().anyMatch(point::reachedBy))
+                .toList();
     }
 
     /**

@@ -17,6 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wrenchnotes.core.gauge.LogicGauge.LogicAsked;
 import wrenchnotes.core.gauge.LogicGauge.LogicFound;
 import wrenchnotes.core.gauge.LogicGauge.LogicRule;
+import wrenchnotes.core.gauge.LogicGauge.PinLevel;
 import wrenchnotes.core.gauge.LogicGauge.PinRead;
 
 /** The chips that are known, how they are found, and what their gates do with what is known. */
@@ -156,5 +157,39 @@ class ChipsTest {
         boolean agreed = cases.stream().distinct().count() == 1;
         assertThat(chip.expected(chip.gates().get(0), known))
                 .isEqualTo(agreed ? Optional.of(cases.get(0)) : Optional.empty());
+    }
+
+    /** A level that changes on request: the gate must do what is asked of it before and after. */
+    @ParameterizedTest
+    @CsvSource({
+        "LOW,HIGH,HIGH,LOW,GOOD",
+        "LOW,HIGH,HIGH,,BAD",
+        "LOW,,HIGH,LOW,BAD",
+        "HIGH,LOW,LOW,BETWEEN,BAD",
+        "LOW,NOISY,HIGH,,CAN_NOT_SAY",
+        "HIGH,LOW,HIGH,HIGH,BAD"
+    })
+    void aLevelMayChange(PinLevel in, PinLevel inThen, PinLevel out, PinLevel outThen, Judgement verdict) {
+        LogicAsked asked = new LogicAsked(
+                "74LS04",
+                LogicRule.DATASHEET,
+                Optional.empty(),
+                Optional.empty(),
+                Map.of(
+                        1,
+                        new PinRead(Optional.empty(), Optional.of(in), Optional.ofNullable(inThen)),
+                        2,
+                        new PinRead(Optional.empty(), Optional.of(out), Optional.ofNullable(outThen))),
+                Optional.empty());
+        LogicFound found = LogicGauge.of(asked, List.of());
+        assertThat(found.gates().get(0).verdict()).isEqualTo(verdict);
+        assertThat(found.then().containsKey(1)).isEqualTo(inThen != null);
+        if (inThen == PinLevel.HIGH) {
+            assertThat(ElectricReadings.logic(asked, List.of())
+                            .readings()
+                            .get(0)
+                            .words())
+                    .isEqualTo("low, then high");
+        }
     }
 }

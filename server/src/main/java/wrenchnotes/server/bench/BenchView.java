@@ -3,8 +3,6 @@ package wrenchnotes.server.bench;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import wrenchnotes.core.bench.Hazard;
 import wrenchnotes.core.bench.LookAlikes;
 import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.PowerEntry;
@@ -12,21 +10,17 @@ import wrenchnotes.core.bench.PowerLog;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunRecord;
-import wrenchnotes.core.bench.SayFirst;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.bench.Unsettled;
 import wrenchnotes.core.checkin.ArrivalMark;
-import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Loan;
 import wrenchnotes.core.job.Status;
-import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Overview;
-import wrenchnotes.core.teardown.Photo;
-import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.TestPoint;
 import wrenchnotes.core.unit.Moment;
 
 /**
@@ -107,6 +101,7 @@ public record BenchView(
      * @param nextOut the next step out, if one is open
      * @param lastReach what is still off and can no longer be reached once the next step is out
      * @param endsUnder what is temporary or broken and can no longer be reached then, a sentence each
+     * @param points of the notes that can be measured as it stands
      */
     public record WayView(
             List<StepView> steps,
@@ -115,7 +110,8 @@ public record BenchView(
             List<String> keepApart,
             Optional<String> nextOut,
             List<ThingView> lastReach,
-            List<String> endsUnder) {}
+            List<String> endsUnder,
+            List<TestPoint> points) {}
 
     /**
      * @param route ids of the steps of the way that was chosen; none for all of the notes
@@ -129,45 +125,6 @@ public record BenchView(
             Optional<Rework> rework,
             String words,
             Optional<Instant> pausedSince) {}
-
-    /**
-     * @param open whether it is in and not out again
-     * @param skipped whether it was passed over on this run
-     * @param live whether it is work under power
-     * @param sayFirst what has to be said before it; empty when it can be done
-     * @param over the cautions that it stands under, its own among them
-     * @param tryFirst what the plan wants tried before it goes back, and was not
-     * @param mind what can hurt in work with such tools and things
-     * @param cell what its cell of the mat is called: what lies in it
-     * @param revisionId the revision in whose notes it is written: a sub-assembly's for what is inside one
-     * @param written its id there
-     */
-    public record StepView(
-            String id,
-            long revisionId,
-            String written,
-            String title,
-            String cell,
-            String how,
-            String caution,
-            Set<String> needs,
-            Side side,
-            String tool,
-            double minutes,
-            String mustBeTrue,
-            String closeUp,
-            String insteadOf,
-            boolean reversible,
-            boolean open,
-            boolean skipped,
-            boolean live,
-            boolean leadOnly,
-            Optional<SayFirst> sayFirst,
-            List<Hazard> over,
-            List<String> mind,
-            List<String> tryFirst,
-            List<ThingView> things,
-            List<Photo> photos) {}
 
     static BenchView of(BenchState state, Beside beside, List<Inside.SubAssembly> inside, Instant now) {
         JobFacts facts = state.facts(beside);
@@ -243,7 +200,7 @@ public record BenchView(
         Optional<Step> nextIn = run.nextIn();
         return new WayView(
                 run.notes().steps().stream()
-                        .map(step -> view(step, state, beside, now))
+                        .map(step -> StepView.of(step, state, beside, now))
                         .toList(),
                 run.stepsInAll(),
                 nextIn.map(Step::id),
@@ -257,41 +214,7 @@ public record BenchView(
                 run.way()
                         .nextOut()
                         .map(step -> run.lastReachOfEnds(step, beside.ends()))
-                        .orElse(List.of()));
-    }
-
-    private static StepView view(Step step, BenchState state, Beside beside, Instant now) {
-        Assembled.Written written = Assembled.written(step.id());
-        return new StepView(
-                step.id(),
-                state.revisionOf(written),
-                written.id(),
-                step.title(),
-                step.cell(),
-                step.how(),
-                step.caution(),
-                step.needs(),
-                step.side(),
-                step.tool(),
-                step.minutes(),
-                step.mustBeTrue(),
-                step.closeUp(),
-                step.insteadOf(),
-                step.reversible(),
-                state.run().way().isOpen(step.id()),
-                state.run().way().skipped().contains(step.id()),
-                step.danger().live(),
-                step.danger().leadOnly(),
-                state.run().sayFirst(step, now),
-                state.run().over(step, now),
-                WorkHazard.of(Optional.empty(), step.tool(), step.title(), step.how()).stream()
-                        .map(WorkHazard::caution)
-                        .toList(),
-                state.run().inTheWayOfGoingBack(step, beside.checks()),
-                step.things().stream()
-                        .map(thing ->
-                                ThingView.of(step, thing, state.run().ledger()).in(beside.altered()))
-                        .toList(),
-                step.photos());
+                        .orElse(List.of()),
+                run.notes().pointsReached(run.way()::isOpen));
     }
 }

@@ -13,6 +13,7 @@ import wrenchnotes.core.gauge.LogicGauge.PinRead;
 import wrenchnotes.core.gauge.RailsGauge;
 import wrenchnotes.core.gauge.RailsGauge.Rail;
 import wrenchnotes.core.gauge.RailsGauge.RailKind;
+import wrenchnotes.server.gauge.Measured;
 import wrenchnotes.server.gauge.MeasurementService;
 
 /** What is measured on a sick unit of the demo shop, and on a good one from the shelf. The stand-in for a meter reads the same. */
@@ -65,10 +66,7 @@ class DemoReadings {
 
     private void save(
             DemoTurn turn, GaugeAsked asked, Map<String, Object> typed, String place, String stage, boolean goodUnit) {
-        measurements.save(
-                turn.by(turn.bencher),
-                turn.job(),
-                new MeasurementService.Measured(asked, typed, place, stage, goodUnit, METER));
+        measurements.save(turn.by(turn.bencher), turn.job(), new Measured(asked, typed, place, stage, goodUnit, METER));
     }
 
     private static GaugeAsked asked(Optional<RailsGauge.RailsAsked> rails, Optional<LogicGauge.LogicAsked> logic) {

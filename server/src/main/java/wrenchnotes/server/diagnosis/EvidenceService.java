@@ -67,7 +67,8 @@ public class EvidenceService {
                         job, "symptom", job, (symptom.present() ? "So: " : "Not so: ") + symptom.name(), symptom));
     }
 
-    public void look(By who, long jobId, long component, boolean good, Means means, String words) {
+    /** @return its id */
+    public long look(By who, long jobId, long component, boolean good, Means means, String words) {
         Job job = jobs.job(jobId);
         By by = job.entered(who);
         ModelStore.ModelComponent one = models.components(job.unit().modelId()).stream()
@@ -78,6 +79,14 @@ public class EvidenceService {
         long id = looks.add(by, jobId, component, good, means, said);
         String story = LookStore.story(one.name(), good, means, said);
         journal.write(by, Journal.Entry.ofJob(jobId, "look", id, story, said));
+        return id;
+    }
+
+    /** Takes back a look that came with something that was struck, if it still stands. */
+    public void strikeLook(By by, long look) {
+        if (evidence.stands(EvidenceStore.Kept.LOOK, look)) {
+            strike(by, EvidenceStore.Kept.LOOK, look);
+        }
     }
 
     void tries(By who, long job, CrossedTries grid) {

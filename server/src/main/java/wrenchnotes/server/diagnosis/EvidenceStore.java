@@ -97,6 +97,14 @@ public class EvidenceStore {
                 .orElseThrow(() -> new NotFound("There is no such entry " + id + ", or it was struck"));
     }
 
+    boolean stands(Kept what, long id) {
+        return jdbc.sql("SELECT COUNT(*) FROM " + what.table + " WHERE id = :id AND struck_at IS NULL")
+                        .param("id", id)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
     void strike(By by, Kept what, long id) {
         jdbc.sql("UPDATE " + what.table + " SET struck_at = :at, struck_by = :by WHERE id = :id")
                 .param("at", by.at().toEpochMilli())

@@ -43,7 +43,7 @@ public class TeardownFile {
     private static final int LONGEST = 60_000_000;
 
     /** Parts of the overview that name components. */
-    private static final List<String> POINTS = List.of("watch", "lookOver");
+    private static final List<String> POINTS = List.of("watch", "lookOver", "points");
 
     private final JsonMapper json;
 
@@ -92,7 +92,7 @@ public class TeardownFile {
         ObjectNode overview =
                 json.valueToTree(OverviewForm.of(null, content.notes().overview()));
         for (String points : POINTS) {
-            for (JsonNode point : overview.get(points).values()) {
+            for (JsonNode point : overview.path(points).values()) {
                 ((ObjectNode) point)
                         .put("component", content.name(point.get("component").asLong()));
             }
@@ -166,7 +166,7 @@ public class TeardownFile {
         for (String points : POINTS) {
             for (JsonNode point : node.path(points).values()) {
                 String name = point.get("component").asString();
-                ((ObjectNode) point).put("component", known(ids, name, "A watch point"));
+                ((ObjectNode) point).put("component", known(ids, name, "A watch or test point"));
             }
         }
         return json.treeToValue(node, OverviewForm.class).overview();

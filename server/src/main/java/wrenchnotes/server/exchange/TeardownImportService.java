@@ -89,7 +89,10 @@ public class TeardownImportService {
                         overview.modes(),
                         overview.checks(),
                         renamed(overview.watch(), ids),
-                        renamed(overview.lookOver(), ids)),
+                        renamed(overview.lookOver(), ids),
+                        overview.points().stream()
+                                .map(point -> point.about(ids.get(point.component())))
+                                .toList()),
                 notes.steps().stream()
                         .map(step -> step.exposing(
                                 step.exposes().stream().map(ids::get).collect(Collectors.toSet())))

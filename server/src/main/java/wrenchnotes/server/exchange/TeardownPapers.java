@@ -99,6 +99,7 @@ public class TeardownPapers {
         overview.lookOver()
                 .forEach(look ->
                         line(page, "After a fall or liquid, the " + content.name(look.component()), look.words()));
+        overview.points().forEach(point -> line(page, "Measure " + point.name(), point.words()));
     }
 
     /** After https://schema.org/HowTo, as JSON-LD 1.1. */

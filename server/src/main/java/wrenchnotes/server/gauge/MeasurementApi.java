@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.gauge.Beside.BesideTable;
@@ -71,6 +72,7 @@ public class MeasurementApi {
                         "where",
                         "stage",
                         "on a good unit",
+                        "conditions",
                         "what",
                         "value",
                         "unit",
@@ -91,6 +93,7 @@ public class MeasurementApi {
                 row.place(),
                 row.stage(),
                 row.goodUnit(),
+                row.conditions().words(),
                 reading.what(),
                 reading.value(),
                 reading.unit(),
@@ -101,15 +104,21 @@ public class MeasurementApi {
                 row.struckWhy());
     }
 
+    /** What the notes and good units say is right on this unit, for one gauge. */
+    @GetMapping("/api/jobs/{job}/measurements/expected")
+    MeasurementService.Expected expected(@PathVariable long job, @RequestParam GaugeKind gauge) {
+        return snapshot.read(() -> service.expected(job, gauge));
+    }
+
     @PostMapping("/api/jobs/{job}/measurements")
     @ResponseStatus(HttpStatus.CREATED)
-    MeasurementRow save(@PathVariable long job, @RequestBody MeasurementService.Measured said, Pen pen) {
+    MeasurementRow save(@PathVariable long job, @RequestBody Measured said, Pen pen) {
         return pen.once(said, by -> service.save(by, job, said), MeasurementRow::id, measurements::measurement);
     }
 
     /** Changes nothing. */
     @PostMapping("/api/jobs/{job}/measurements/beside")
-    BesideTable beside(@PathVariable long job, @RequestBody MeasurementService.Measured said) {
+    BesideTable beside(@PathVariable long job, @RequestBody Measured said) {
         return snapshot.read(() -> service.besideNow(job, said));
     }
 

@@ -6,17 +6,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.gauge.Beside;
 import wrenchnotes.core.gauge.Beside.BesideColumn;
 import wrenchnotes.core.gauge.Beside.BesideTable;
-import wrenchnotes.core.gauge.GaugeAsked;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
+import wrenchnotes.core.gauge.Judgement;
+import wrenchnotes.core.gauge.LimitGauge.Limits;
 import wrenchnotes.core.gauge.Measurement;
 import wrenchnotes.core.gauge.Reading;
 import wrenchnotes.core.job.Job;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.core.teardown.TestPoint;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
+import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.bench.LivePower;
+import wrenchnotes.server.diagnosis.EvidenceService;
 import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.gauge.MeasurementStore.MeasurementRow;
 import wrenchnotes.server.gauge.MeasurementStore.NewMeasurement;
@@ -24,6 +30,7 @@ import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Stale;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.teardown.NotesStore;
 
 /** Saving what was measured in a job, striking it, and laying it beside a good unit. Each runs in the caller's transaction. */
 @Component
@@ -37,6 +44,8 @@ public class MeasurementService {
     private final JobStore jobs;
     private final LivePower live;
     private final FindingStore findings;
+    private final EvidenceService evidence;
+    private final NotesStore notes;
     private final Rights rights;
     private final Journal journal;
 
@@ -46,6 +55,8 @@ public class MeasurementService {
             JobStore jobs,
             LivePower live,
             FindingStore findings,
+            EvidenceService evidence,
+            NotesStore notes,
             Rights rights,
             Journal journal) {
         this.measurements = measurements;
@@ -53,59 +64,50 @@ public class MeasurementService {
         this.jobs = jobs;
         this.live = live;
         this.findings = findings;
+        this.evidence = evidence;
+        this.notes = notes;
         this.rights = rights;
         this.journal = journal;
-    }
-
-    /**
-     * @param typed what was typed, as it was typed
-     * @param place where on the unit, up to 60 characters; may be empty
-     * @param stage of the work, up to 80 characters
-     * @param instrument that it was read with; may be empty
-     */
-    public record Measured(
-            GaugeAsked asked,
-            Map<String, Object> typed,
-            String place,
-            String stage,
-            boolean goodUnit,
-            String instrument) {
-        public Measured {
-            Checked.present("asked", asked);
-            typed = typed == null ? Map.of() : typed;
-            Checked.within("typed", typed.toString().length(), 0, 20_000);
-            place = Checked.optionalText("place", place, 60);
-            stage = Checked.text("stage", stage, 80);
-            instrument = Checked.optionalText("instrument", instrument, 80);
-        }
     }
 
     public MeasurementRow save(By who, long job, Measured said) {
         By by = jobs.job(job).entered(who);
         Measurement measured = said.asked().measured(chips.added());
-        long id = measurements.add(
-                by,
-                new NewMeasurement(
-                        job,
-                        said.asked(),
-                        said.typed(),
-                        said.place(),
-                        said.stage(),
-                        said.goodUnit(),
-                        said.instrument(),
-                        measured));
+        Optional<Long> look = said.means().map(good -> evidence(by, job, said, measured, good));
+        long id = measurements.add(by, new NewMeasurement(job, said, measured, look));
         MeasurementRow row = measurements.measurement(id);
-        if (said.asked().kind().powered() && !said.goodUnit()) {
+        if (said.asked().kind().powered()
+                && !said.goodUnit()
+                && !said.conditions().off()) {
             live.on(by, job, said.asked().kind().words());
         }
         journal.write(by, Journal.Entry.ofJob(job, "measurement", id, words(row), row));
         return row;
     }
 
+    /** What cannot be told of a reading is no evidence of it either. */
+    private long evidence(By by, long job, Measured said, Measurement measured, boolean good) {
+        rights.must(by, Act.FIND);
+        if (measured.verdict().equals(Optional.of(Judgement.CAN_NOT_SAY))) {
+            throw new Invalid(
+                    "means",
+                    "The reading leaves it open: measure what is missing, or say what was seen on the job's sheet");
+        }
+        String words = measured.words();
+        return evidence.look(
+                by,
+                job,
+                said.componentId().orElseThrow(),
+                good,
+                Means.MEASURED,
+                words.length() <= 200 ? words : words.substring(0, 199) + "…");
+    }
+
     private static String words(MeasurementRow row) {
         String verdict = row.verdict().map(one -> " (" + one.words() + ")").orElse("");
-        return (row.goodUnit() ? "Measured on a good unit" : "Measured " + row.stage())
-                + (row.place().isEmpty() ? "" : ", " + row.place()) + ". " + row.words() + verdict
+        return row.conditions().after(row.goodUnit() ? "Measured on a good unit" : "Measured " + row.stage())
+                + (row.place().isEmpty() ? "" : ", " + row.place()) + ". "
+                + (verdict.isEmpty() ? row.words() : row.words().replaceFirst("\\.$", "") + verdict)
                 + (row.instrument().isEmpty() ? "" : ". With " + row.instrument());
     }
 
@@ -117,6 +119,7 @@ public class MeasurementService {
             throw new Stale("Somebody else struck this meanwhile.", measurements.ofJob(before.jobId()));
         }
         measurements.strike(by, id, Checked.text("why", why, 300));
+        measurements.lookOf(id).ifPresent(look -> evidence.strikeLook(by, look));
         MeasurementRow after = measurements.measurement(id);
         journal.write(
                 by,
@@ -170,6 +173,36 @@ public class MeasurementService {
         return Beside.of(columns(jobs.job(job), standing(job), key, Optional.of(new BesideColumn("now", false, now))));
     }
 
+    /** What a good unit read at one place, and what is right there by it. */
+    public record GoodPlace(MeasurementRow read, List<RightThere> right) {}
+
+    /** @param limits empty where only a state was read */
+    public record RightThere(String what, Optional<Limits> limits) {}
+
+    /**
+     * What is known of this unit before it is measured.
+     *
+     * @param points of the notes: rails for rails, the others for any other gauge
+     * @param good by place, what was read last on a good unit of the revision
+     */
+    public record Expected(List<TestPoint> points, List<GoodPlace> good) {}
+
+    Expected expected(long job, GaugeKind gauge) {
+        long revision = jobs.job(job).revisionId();
+        List<TestPoint> points = notes.newest(revision).teardown().overview().points();
+        return new Expected(
+                points.stream()
+                        .filter(point -> point.kind().rail() == (gauge == GaugeKind.RAILS))
+                        .toList(),
+                measurements.goodUnits(revision, gauge).stream()
+                        .map(row -> new GoodPlace(
+                                row,
+                                row.readings().stream()
+                                        .map(reading -> new RightThere(reading.what(), Beside.rightBy(reading)))
+                                        .toList()))
+                        .toList());
+    }
+
     private List<MeasurementRow> standing(long job) {
         return measurements.ofJob(job).stream()
                 .filter(row -> row.struckWhy().isEmpty())
@@ -184,18 +217,20 @@ public class MeasurementService {
                 .reduce((earlier, later) -> later)
                 .or(() -> measurements.goodUnit(job.revisionId(), key.gauge(), key.place(), job.id()))
                 .ifPresent(good -> columns.add(new BesideColumn(
-                        "good unit" + (good.jobId() == job.id() ? "" : ", read with " + good.tag()),
+                        good.conditions()
+                                .after("good unit" + (good.jobId() == job.id() ? "" : ", read with " + good.tag())),
                         true,
                         good.readings())));
         // The last of each stage, in the order in which the stages came.
         Map<String, MeasurementRow> stages = new LinkedHashMap<>();
         standing.stream().filter(row -> key.has(row) && !row.goodUnit()).forEach(row -> {
-            stages.remove(row.stage());
-            stages.put(row.stage(), row);
+            String title = row.conditions().after(row.stage());
+            stages.remove(title);
+            stages.put(title, row);
         });
-        stages.values().stream()
+        stages.entrySet().stream()
                 .skip(Math.max(0, stages.size() - MOST_STAGES))
-                .map(row -> new BesideColumn(row.stage(), false, row.readings()))
+                .map(one -> new BesideColumn(one.getKey(), false, one.getValue().readings()))
                 .forEach(columns::add);
         now.ifPresent(columns::add);
         return columns;

@@ -12,7 +12,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
-import wrenchnotes.core.gauge.GaugeAsked;
+import wrenchnotes.core.gauge.Conditions;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
 import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.gauge.Measurement;
@@ -31,6 +31,9 @@ public class MeasurementStore {
      * @param place where on the unit, "supply board"; may be empty
      * @param stage of the work, "before"
      * @param goodUnit whether it was read on a good unit, for comparison
+     * @param componentId what it speaks of; empty if nobody said
+     * @param step of the notes at which it was read; empty for none
+     * @param means whether it was said to mean that the component is good; empty if nothing was said
      * @param typed what was typed, as it was typed
      * @param struckWhy why it was struck; empty if it stands
      */
@@ -42,6 +45,10 @@ public class MeasurementStore {
             String place,
             String stage,
             boolean goodUnit,
+            Conditions conditions,
+            Optional<Long> componentId,
+            Optional<String> step,
+            Optional<Boolean> means,
             String instrument,
             Map<String, Object> typed,
             Optional<Judgement> verdict,
@@ -51,20 +58,13 @@ public class MeasurementStore {
             Optional<String> struckWhy,
             List<Reading> readings) {}
 
-    /** What is new of one. */
-    record NewMeasurement(
-            long job,
-            GaugeAsked asked,
-            Map<String, Object> typed,
-            String place,
-            String stage,
-            boolean goodUnit,
-            String instrument,
-            Measurement measured) {}
+    /** What is new of one. @param look that it was said to be, if it was */
+    record NewMeasurement(long job, Measured said, Measurement measured, Optional<Long> look) {}
 
     private static final String MEASUREMENT = """
             SELECT measurement.id, job_id, unit.tag, gauge, place, stage, good_unit, instrument, typed, verdict, words,
-                   measurement.at, person.name AS by, struck_why
+                   measurement.at, person.name AS by, struck_why, component_id, step, supply, warmth,
+                   (SELECT good FROM component_look WHERE component_look.id = look_id) AS means
             FROM measurement
             JOIN job ON job.id = job_id
             JOIN unit ON unit.id = job.unit_id
@@ -84,6 +84,22 @@ public class MeasurementStore {
     public List<MeasurementRow> ofJob(long job) {
         return withReadings(jdbc.sql(MEASUREMENT + "WHERE job_id = :job ORDER BY measurement.id")
                 .param("job", job)
+                .query((row, n) -> row(row))
+                .list());
+    }
+
+    /** What was read last on a good unit of this revision, by place; in whatever job. */
+    List<MeasurementRow> goodUnits(long revision, GaugeKind gauge) {
+        return withReadings(jdbc.sql(MEASUREMENT + """
+                        WHERE measurement.id IN (
+                            SELECT MAX(measurement.id)
+                            FROM measurement JOIN job ON job.id = job_id
+                            WHERE good_unit = 1 AND struck_at IS NULL AND gauge = :gauge AND job.revision_id = :revision
+                            GROUP BY place COLLATE NOCASE)
+                        ORDER BY place
+                        """)
+                .param("gauge", gauge.name())
+                .param("revision", revision)
                 .query((row, n) -> row(row))
                 .list());
     }
@@ -125,6 +141,12 @@ public class MeasurementStore {
                 row.getString("place"),
                 row.getString("stage"),
                 row.getBoolean("good_unit"),
+                new Conditions(
+                        Optional.ofNullable(row.getString("supply")).map(Conditions.Supplied::valueOf),
+                        Optional.ofNullable(row.getString("warmth")).map(Conditions.Warmth::valueOf)),
+                Optional.ofNullable((Number) row.getObject("component_id")).map(Number::longValue),
+                Optional.ofNullable(row.getString("step")),
+                Optional.ofNullable((Number) row.getObject("means")).map(good -> good.intValue() == 1),
                 row.getString("instrument"),
                 json.readValue(row.getString("typed"), TYPED),
                 Optional.ofNullable(row.getString("verdict")).map(Judgement::valueOf),
@@ -159,6 +181,10 @@ public class MeasurementStore {
                         row.place(),
                         row.stage(),
                         row.goodUnit(),
+                        row.conditions(),
+                        row.componentId(),
+                        row.step(),
+                        row.means(),
                         row.instrument(),
                         row.typed(),
                         row.verdict(),
@@ -189,20 +215,26 @@ public class MeasurementStore {
     }
 
     long add(By by, NewMeasurement one) {
+        Measured said = one.said();
         long id = Sql.inserted(jdbc.sql("""
                                 INSERT INTO measurement (job_id, gauge, place, stage, good_unit, instrument, asked, typed,
-                                                         verdict, words, at, by)
+                                                         verdict, words, component_id, step, supply, warmth, look_id, at, by)
                                 VALUES (:job, :gauge, :place, :stage, :goodUnit, :instrument, :asked, :typed,
-                                        :verdict, :words, :at, :by)
+                                        :verdict, :words, :component, :step, :supply, :warmth, :look, :at, :by)
                                 """)
                 .param("job", one.job())
-                .param("gauge", one.asked().kind().name())
-                .param("place", one.place())
-                .param("stage", one.stage())
-                .param("goodUnit", one.goodUnit() ? 1 : 0)
-                .param("instrument", one.instrument())
-                .param("asked", Stored.document(one.asked()))
-                .param("typed", json.writeValueAsString(one.typed()))
+                .param("gauge", said.asked().kind().name())
+                .param("place", said.place())
+                .param("stage", said.stage())
+                .param("goodUnit", said.goodUnit() ? 1 : 0)
+                .param("instrument", said.instrument())
+                .param("asked", Stored.document(said.asked()))
+                .param("typed", json.writeValueAsString(said.typed()))
+                .param("component", said.componentId().orElse(null))
+                .param("step", said.step().orElse(null))
+                .param("supply", said.conditions().supply().map(Enum::name).orElse(null))
+                .param("warmth", said.conditions().warmth().map(Enum::name).orElse(null))
+                .param("look", one.look().orElse(null))
                 .param("verdict", one.measured().verdict().map(Enum::name).orElse(null))
                 .param("words", one.measured().words())
                 .param("at", by.at().toEpochMilli())
@@ -233,6 +265,13 @@ public class MeasurementStore {
                 .param("state", reading.state().orElse(null))
                 .param("verdict", reading.verdict().map(Enum::name).orElse(null))
                 .update();
+    }
+
+    Optional<Long> lookOf(long id) {
+        return jdbc.sql("SELECT look_id FROM measurement WHERE id = :id AND look_id IS NOT NULL")
+                .param("id", id)
+                .query(Long.class)
+                .optional();
     }
 
     void strike(By by, long id, String why) {

@@ -11,6 +11,7 @@ import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.SharedFix;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.TestPoint;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
@@ -180,11 +181,15 @@ public class ModelService {
                                         + LONGEST_ID + " letters and no number with a colon in front");
                     });
         }
-        for (Overview.WatchPoint watch : teardown.overview().watch()) {
-            if (!known.contains(watch.component())) {
-                throw new Invalid("overview.watch", "This model has no component " + watch.component());
-            }
-        }
+        Overview overview = teardown.overview();
+        Stream.concat(
+                        overview.watch().stream().map(Overview.WatchPoint::component),
+                        overview.points().stream().map(TestPoint::component))
+                .filter(component -> !known.contains(component))
+                .findFirst()
+                .ifPresent(component -> {
+                    throw new Invalid("overview.watch", "This model has no component " + component);
+                });
     }
 
     private void mustBeInTheShop(Photo photo) {

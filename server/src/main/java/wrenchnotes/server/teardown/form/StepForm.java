@@ -15,7 +15,7 @@ import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.Toll;
 
 /**
- * A step as it stands in the database (form 3; form 2 had no {@code usedUp}, form 1 neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
+ * A step as it stands in the database (form 4, as form 3; form 2 had no {@code usedUp}, form 1 neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
  * has their ids. What is left out is empty; {@code reversible} left out is true. Never changed: docs/decisions/0013-the-store.md
  */
 public record StepForm(

@@ -21,6 +21,7 @@ export const answers = {
   lot: key('lot'),
   lots: key('lots'),
   measurements: key('measurements'),
+  expected: key('expected'),
   meter: key('meter'),
   model: key('model'),
   models: key('models'),

@@ -7,7 +7,9 @@ import { Act } from '../parts/Buttons';
 /** How much is off, how far the way is, and the way back to the job sheet. */
 export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
   const navigate = useNavigate();
-  const measure = () => navigate(`/gauges?job=${bench.unit.jobId}`);
+  // What is open last is where one is.
+  const step = bench.way.nextOut;
+  const measure = () => navigate(`/gauges?job=${bench.unit.jobId}${step ? `&step=${step}` : ''}`);
   useKeys([{ key: 'D', label: 'Measure', act: measure }]);
   const next = bench.way.steps.find((step) => step.id === bench.way.nextIn);
   const route = bench.run?.route ?? [];

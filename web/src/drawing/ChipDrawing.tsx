@@ -123,6 +123,8 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
         const py = at(pin)[1];
         const onLeft = pin <= pins / 2;
         const one = level(pin);
+        // What it goes to on request stands beside what it was.
+        const then = found.then[`${pin}`] as Level | undefined;
         return (
           <g key={pin}>
             <rect
@@ -143,7 +145,7 @@ export function ChipDrawing({ found }: { found: Schemas['LogicFound'] }) {
               bold
               hand
             >
-              {one ? MARKS[one] : ''}
+              {one ? `${MARKS[one]}${then ? MARKS[then] : ''}` : ''}
             </Lettering>
             <Lettering x={onLeft ? 26 : 288} y={py + 5} textAnchor="middle" fill={colours.muted} size={13}>
               {pin}

@@ -63,7 +63,7 @@ export function LimitBand({
       {readings.map((reading, n) => (
         <circle key={n} cx={x(reading)} cy={60} r={5} fill="none" stroke={colours.chalk} strokeWidth={2} />
       ))}
-      <circle cx={x(found.mean)} cy={60} r={8} fill={colours.mat} />
+      <circle cx={x(found.mean)} cy={60} r={8} fill={colours.ink} />
     </svg>
   );
 }

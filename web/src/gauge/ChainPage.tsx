@@ -57,6 +57,15 @@ export function ChainPage() {
       asked={asked}
       typed={said}
       query={query}
+      lay={(known) =>
+        'good' in known &&
+        setStages(
+          ((known.good.read.typed.stages ?? []) as Stage[]).map((one) => ({
+            ...one,
+            out: 'UNKNOWN' as Signal,
+          })),
+        )
+      }
       example={() => say({ input: 'GOOD', stages: EXAMPLE })}
       clear={() => say(BLANK)}
       fields={

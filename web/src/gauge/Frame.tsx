@@ -9,7 +9,8 @@ import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Caution, Trouble } from '../parts/States';
 import { copyWords } from './copy';
-import { KeepBar } from './KeepBar';
+import { ExpectedHere, type Here, type Known } from './expected';
+import { KeepBar, useJobInHand } from './KeepBar';
 import { MeterStrip } from './MeterStrip';
 import { MeterFor } from './meter';
 
@@ -44,6 +45,7 @@ export function Gauge<T>({
   toRead,
   metered = false,
   caution,
+  lay,
   children,
 }: {
   name: keyof Schemas['GaugeAsked'];
@@ -61,11 +63,15 @@ export function Gauge<T>({
   metered?: boolean;
   /** what comes before the first field, where a probe can meet what hurts */
   caution?: string;
+  /** lays out what is known of the unit in hand, still to be read */
+  lay?: (known: Known) => void;
   children: (found: T) => ReactNode;
 }) {
   const result = useRef<HTMLDivElement>(null);
   const [copied, setCopied] = useState(false);
   const [under, setUnder] = useState<HTMLElement | null>(null);
+  const [here, setHere] = useState<Here>();
+  const job = useJobInHand();
   const ready = asked !== undefined;
   const copy = () =>
     result.current &&
@@ -87,6 +93,15 @@ export function Gauge<T>({
         <Box {...half} bg="card" p="10px 22px" borderRight="1px solid" borderColor="line">
           {caution && <Caution>{caution}</Caution>}
           {metered && <MeterStrip />}
+          {job !== undefined && lay && (
+            <ExpectedHere
+              job={job}
+              gauge={name.toUpperCase() as Schemas['MeasurementRow']['gauge']}
+              lay={lay}
+              here={here}
+              setHere={setHere}
+            />
+          )}
           <chakra.h1 display="none" _print={{ display: 'block' }}>
             Wrench Notes, {name}, {day(new Date().toISOString())}
           </chakra.h1>
@@ -102,6 +117,7 @@ export function Gauge<T>({
             asked={asked && !query.isError ? { [name]: asked } : undefined}
             typed={typed}
             under={under}
+            here={here}
           />
         </Box>
         <Box

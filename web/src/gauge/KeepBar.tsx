@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { createPortal } from 'react-dom';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useKeys } from '../app/keys';
 import { Form } from '../form/Form';
@@ -10,8 +11,11 @@ import { TextIn } from '../form/fields';
 import { useSending } from '../form/useSending';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
+import { OneOf } from '../parts/OneOf';
 import { Tag } from '../parts/Tag';
 import { BesideTable } from './BesideTable';
+import type { Here } from './expected';
+import { Means } from './Means';
 import { useMeter } from './meter';
 
 /** What a gauge was asked, under its name. */
@@ -31,10 +35,13 @@ export function KeepBar({
   asked,
   typed,
   under,
+  here,
 }: {
   asked?: Asked;
   typed: object;
   under: HTMLElement | null;
+  /** where it is measured, as far as that is known */
+  here?: Here;
 }) {
   const job = useJobInHand();
   return (
@@ -42,7 +49,7 @@ export function KeepBar({
       {job === undefined ? (
         <WhichJob typed={typed} />
       ) : (
-        <Keep key={job} job={job} asked={asked} typed={typed} under={under} />
+        <Keep key={job} job={job} asked={asked} typed={typed} under={under} here={here} />
       )}
     </Box>
   );
@@ -71,9 +78,16 @@ function WhichJob({ typed }: { typed: object }) {
   );
 }
 
-/** Where, when and with what it was measured. */
+type Supplied = NonNullable<Schemas['Conditions']['supply']>;
+type Warmth = NonNullable<Schemas['Conditions']['warmth']>;
+
+/** Where, when, under what and with what it was measured. */
 const KEEPING = {
-  place: '',
+  /** as it is known, until somebody says otherwise */
+  place: undefined as string | undefined,
+  component: undefined as string | undefined,
+  supply: undefined as Supplied | undefined,
+  warmth: undefined as Warmth | undefined,
   stage: undefined as string | undefined,
   goodUnit: false,
   instrument: undefined as string | undefined,
@@ -84,28 +98,40 @@ function Keep({
   asked,
   typed,
   under,
+  here,
 }: {
   job: number;
   asked?: Asked;
   typed: object;
   under: HTMLElement | null;
+  here?: Here;
 }) {
   const meter = useMeter();
+  const [search] = useSearchParams();
   const sheet = useQuery({
     queryKey: answers.job(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}', { params: { path: { job } } })),
   });
   const measured = useMeasured(job);
   const stages = measured.data?.stages ?? [];
-  const as = (kept: typeof KEEPING) =>
-    asked && {
-      asked: asked as Schemas['GaugeAsked'],
-      typed: typed as Record<string, never>,
-      place: kept.place,
-      stage: kept.stage ?? stages[stages.length - 1] ?? 'before',
-      goodUnit: kept.goodUnit,
-      instrument: kept.instrument ?? meter.instrument,
-    };
+  const unit = sheet.data?.job.unit;
+  const as = (kept: typeof KEEPING, means?: boolean) => {
+    const component = Number(kept.component ?? here?.componentId ?? search.get('component') ?? 0);
+    return (
+      asked && {
+        asked: asked as Schemas['GaugeAsked'],
+        typed: typed as Record<string, never>,
+        place: kept.place ?? here?.place ?? '',
+        stage: kept.stage ?? stages[stages.length - 1] ?? 'before',
+        goodUnit: kept.goodUnit,
+        instrument: kept.instrument ?? meter.instrument,
+        conditions: { supply: kept.supply, warmth: kept.warmth },
+        componentId: component > 0 ? component : undefined,
+        step: search.get('step') ?? undefined,
+        means,
+      }
+    );
+  };
   const form = useSending({
     blank: KEEPING,
     send: (_typed, body: NonNullable<ReturnType<typeof as>>) =>
@@ -113,17 +139,21 @@ function Keep({
   });
   const { goodUnit, instrument } = form.value;
   const body = as(form.value);
-  const save = () => body && form.send(body);
+  const now = useMeasuredNow(job, body);
   const off = !body || form.pending;
-  useKeys([{ key: 'S', label: 'Keep it in the job', act: save, off }]);
+  const keep = (means?: boolean) => {
+    const said = as(form.value, means);
+    return said && form.send(said);
+  };
+  const verdict = now.data?.verdict;
   return (
     <Form of={form} name="Keep it" first={false} still gap="6px">
       <Box display="flex" gap="10px" alignItems="center">
         <Link to={`/jobs/${job}`}>
-          <Tag text={sheet.data?.job.unit.tag ?? '…'} size={18} />
+          <Tag text={unit?.tag ?? '…'} size={18} />
         </Link>
         <Box fontSize="sm">
-          {sheet.data?.job.unit.model} {sheet.data?.job.unit.revision}
+          {unit?.model} {unit?.revision}
         </Box>
         <Link to="?" style={{ marginLeft: 'auto' }}>
           <chakra.span color="chalk" textDecoration="underline" fontSize="sm">
@@ -132,13 +162,13 @@ function Keep({
         </Link>
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="6px">
-        <TextIn
-          of={form}
-          at="place"
+        <Text
           label="Where on the unit"
           compact
           list="places"
           placeholder="supply board, U7"
+          value={form.value.place ?? here?.place ?? ''}
+          onChange={(event) => form.put('place', event.target.value)}
         />
         <Text
           label="With"
@@ -167,16 +197,51 @@ function Keep({
           on a good unit
         </Chip>
       </Box>
-      <Act look="main" keyName="S" disabled={off} onClick={save}>
-        Keep it in {sheet.data?.job.unit.tag ?? 'the job'}
-      </Act>
+      <Box display="flex" gap="10px" flexWrap="wrap">
+        <OneOf
+          label="Under power"
+          words={floor.Supplied}
+          picked={form.value.supply}
+          pick={(one) => form.put('supply', one)}
+        />
+        <OneOf
+          label="How warm"
+          words={floor.Warmth}
+          picked={form.value.warmth}
+          pick={(one) => form.put('warmth', one)}
+        />
+      </Box>
+      {unit && !goodUnit && (
+        <Means
+          modelId={unit.modelId}
+          component={body?.componentId}
+          pick={(component) => form.put('component', component)}
+          verdict={verdict}
+          off={off}
+          say={keep}
+        />
+      )}
+      <KeepKey off={off} keep={() => keep()} words={`Keep it in ${unit?.tag ?? 'the job'}`} />
       {form.sent && (
         <Box role="status" color="mat" fontWeight={700}>
-          Kept: it stands in the story of <Link to={`/jobs/${job}`}>{sheet.data?.job.unit.tag}</Link>.
+          Kept{measured.data?.rows.at(-1)?.means !== undefined && ', and it counts in the odds'}: it stands in
+          the story of <Link to={`/jobs/${job}`}>{unit?.tag}</Link>.
         </Box>
       )}
-      {body && under && createPortal(<BesideNow job={job} body={body} />, under)}
+      {now.data &&
+        now.data.table.titles.length > 1 &&
+        under &&
+        createPortal(<Beside table={now.data.table} />, under)}
     </Form>
+  );
+}
+
+function KeepKey({ off, keep, words }: { off: boolean; keep: () => void; words: string }) {
+  useKeys([{ key: 'S', label: 'Keep it in the job', act: keep, off }]);
+  return (
+    <Act look="main" keyName="S" disabled={off} onClick={keep}>
+      {words}
+    </Act>
   );
 }
 
@@ -187,21 +252,27 @@ export function useMeasured(job: number) {
   });
 }
 
-/** What is typed now beside what was kept before, as soon as there is something to lay beside. */
-function BesideNow({ job, body }: { job: number; body: Schemas['Measured'] }) {
-  const beside = useQuery({
-    queryKey: answers.beside(job, body.asked, body.place),
+/** What is typed now: what it comes to, and the table beside what was kept before. */
+function useMeasuredNow(job: number, body?: Schemas['Measured']) {
+  return useQuery({
+    queryKey: answers.beside(job, body?.asked, body?.place),
     queryFn: () =>
-      answer(api.POST('/api/jobs/{job}/measurements/beside', { params: { path: { job } }, body })),
+      answer(
+        api.POST('/api/jobs/{job}/measurements/beside', {
+          params: { path: { job } },
+          body: body as Schemas['Measured'],
+        }),
+      ),
+    enabled: body !== undefined,
     placeholderData: (before) => before,
     retry: false,
   });
-  if (!beside.data || beside.data.titles.length < 2) {
-    return null;
-  }
+}
+
+function Beside({ table }: { table: Schemas['BesideTable'] }) {
   return (
     <Box aria-label="Beside" role="group" mt="14px">
-      <BesideTable table={beside.data} />
+      <BesideTable table={table} />
     </Box>
   );
 }

@@ -4,6 +4,7 @@ import { LimitBand } from '../drawing/LimitBand';
 import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
 import { quantity } from '../typed/quantity';
+import type { GoodPlace, Point } from './expected';
 import { Figure, Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import type { Metered } from './meter';
@@ -35,6 +36,29 @@ const CAUTIONS: Partial<Record<Unit, string>> = {
   'V~': 'Above 30 V~ clip on with it unplugged. Mains-side points only if you are qualified where you are.',
 };
 const BLANK = { readings: [''], min: '', max: '', u: '', unit: 'V' as Unit };
+
+const typedOf = (value?: number) => (value === undefined ? '' : `${value}`);
+
+function unitOf(unit: string): Unit {
+  return (Object.keys(UNITS) as Unit[]).find((one) => one === (unit || 'V')) ?? 'other';
+}
+
+function byPoint(point?: Point): typeof BLANK {
+  return point
+    ? { ...BLANK, unit: unitOf(point.unit), min: typedOf(point.least), max: typedOf(point.most) }
+    : BLANK;
+}
+
+/** Within what a good unit read, as the shop's rule for the same has it. */
+function byGood(good: GoodPlace): typeof BLANK {
+  const limits = good.right[0]?.limits;
+  return {
+    ...BLANK,
+    unit: unitOf(good.read.readings[0]?.unit ?? ''),
+    min: typedOf(limits?.min),
+    max: typedOf(limits?.max),
+  };
+}
 
 export function LimitPage() {
   const [said, say, set] = useTyped('limit', BLANK);
@@ -73,6 +97,7 @@ export function LimitPage() {
       asked={asked}
       typed={said}
       query={query}
+      lay={(known) => say('points' in known ? byPoint(known.points[0]) : byGood(known.good))}
       example={() => say({ ...BLANK, readings: ['41', '44', '43', ''], max: '50', u: '2', unit: 'mV' })}
       clear={() => say(BLANK)}
       fields={

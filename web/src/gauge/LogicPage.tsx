@@ -19,11 +19,15 @@ type Rule = Schemas['LogicAsked']['rule'];
 const RULES: Record<Rule, string> = { BENCH: 'bench rule', DATASHEET: 'data sheet' };
 const STATES: Record<string, Level> = { h: 'HIGH', l: 'LOW', n: 'NOISY', b: 'BETWEEN' };
 
-/** Volts, or a letter for what a probe shows. */
+/** Volts, or a letter for what a probe shows; two letters for what it shows first and then, on request: "lh". */
 function read(typed: string): Schemas['PinRead'] | undefined {
-  const state = STATES[typed.trim().toLowerCase()];
-  if (state) {
+  const [first = '', second = ''] = typed.trim().toLowerCase().split('');
+  const [state, then] = [STATES[first], STATES[second]];
+  if (state && typed.trim().length === 1) {
     return { state };
+  }
+  if (state && then && typed.trim().length === 2) {
+    return { state, then };
   }
   const volts = quantity(typed, 'V');
   return volts === undefined ? undefined : { volts };
@@ -95,6 +99,9 @@ export function LogicPage() {
       query={query}
       example={() => say(SICK)}
       clear={() => say(BLANK)}
+      lay={(known) =>
+        'good' in known && say({ ...BLANK, chip: String(known.good.read.typed.chip ?? ''), pins: {} })
+      }
       toRead={() => say({ ...SICK, pins: {} })}
       fields={
         <>
@@ -134,7 +141,8 @@ export function LogicPage() {
             problem={problemOf(query, 'uncertaintyVolts')}
           />
           <Box color="muted" fontSize="sm">
-            Type the volts of each pin, or h, l, n for high, low, noisy. What is not read stays open.
+            Type the volts of each pin, or h, l, n for high, low, noisy; lh for low, then high on request.
+            What is not read stays open.
           </Box>
           {/* Down the left side and up the right one, as the pins are counted: so goes Enter. */}
           <Box

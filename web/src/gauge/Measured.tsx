@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { figures } from '../api/shopWide';
 import { moment } from '../api/words';
 import { WhyForm } from '../form/WhyForm';
@@ -17,7 +18,11 @@ type Row = Schemas['MeasurementRow'];
 export function Measured({ job, here }: { job: number; here: boolean }) {
   const measured = useMeasured(job);
   if (!measured.data?.rows.length) {
-    return <Trouble error={measured.error} again={() => measured.refetch()} />;
+    return (
+      <>
+        <Trouble error={measured.error} again={() => measured.refetch()} />
+      </>
+    );
   }
   const { rows, compared } = measured.data;
   return (
@@ -42,6 +47,12 @@ export function Measured({ job, here }: { job: number; here: boolean }) {
   );
 }
 
+function under({ supply, warmth }: Schemas['Conditions']): string[] {
+  return [supply && floor.Supplied[supply], warmth && floor.Warmth[warmth]].filter(
+    (one) => one !== undefined,
+  );
+}
+
 /** One of them: opened again as it was typed, or struck with a reason. */
 function One({ row, here }: { row: Row; here: boolean }) {
   const [striking, setStriking] = useState(false);
@@ -54,7 +65,8 @@ function One({ row, here }: { row: Row; here: boolean }) {
           textDecoration={struck ? 'line-through' : undefined}
           color={struck ? 'muted' : undefined}
         >
-          {row.goodUnit ? 'On a good unit' : row.stage}: {figures(row.words)}{' '}
+          {[row.goodUnit ? 'On a good unit' : row.stage, ...under(row.conditions)].join(', ')}:{' '}
+          {figures(row.words)} {row.means !== undefined && <b>It counts in the odds. </b>}
           <chakra.span color="muted" fontSize="xs">
             {row.by}, {moment(row.at)}
             {row.instrument && `, with ${row.instrument}`}

@@ -19,6 +19,8 @@ export type RailLine = {
   /** what its regulator needs above its output */
   above?: string;
   unloaded?: boolean;
+  /** where they go, as the notes have it */
+  probes?: string;
 };
 
 const RECTIFIERS: Record<Rectifier, string> = {
@@ -115,6 +117,11 @@ export function RailFields({
       <Act look="quiet" minH="32px" px="4px" aria-label={`Leave ${line.name} out`} onClick={remove}>
         ×
       </Act>
+      {line.probes && (
+        <Box gridColumn="1 / -1" fontSize="xs" color="muted">
+          {line.probes}
+        </Box>
+      )}
       {line.kind === 'UNREGULATED' && (
         <Box gridColumn="2 / -1" display="flex" gap="4px">
           {fromWinding && (

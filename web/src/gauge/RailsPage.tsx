@@ -3,6 +3,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { RailsTree } from '../drawing/RailsTree';
 import { Act } from '../parts/Buttons';
 import { quantity } from '../typed/quantity';
+import type { Point } from './expected';
 import { Gauge, problemOf, Reasons, useGauge, VerdictOf } from './Frame';
 import { Measure } from './Measure';
 import { RailFields, type RailLine } from './RailFields';
@@ -42,6 +43,29 @@ const BLANK = {
 function within(typed: string): [number | undefined, number | undefined] {
   const [volts = '', percent] = typed.split(/±|\+-/);
   return [quantity(volts, 'V'), percent === undefined ? undefined : quantity(percent.replace('%', ''))];
+}
+
+const KIND: Record<Point['kind'], RailLine['kind']> = {
+  WINDING: 'SECONDARY_AC',
+  RAW: 'UNREGULATED',
+  REGULATED: 'REGULATED',
+  OTHER: 'UNREGULATED',
+};
+
+function asLine(point: Point): RailLine {
+  return {
+    name: point.name,
+    from: point.madeFrom,
+    kind: KIND[point.kind],
+    nominal: point.nominal === undefined ? '' : `${point.nominal}`,
+    measured: '',
+    probes: point.probes,
+  };
+}
+
+/** As they were typed on a good unit, still to be read. */
+function unread(lines: unknown): RailLine[] {
+  return (Array.isArray(lines) ? (lines as RailLine[]) : []).map((line) => ({ ...line, measured: '' }));
 }
 
 export function RailsPage() {
@@ -85,6 +109,13 @@ export function RailsPage() {
       query={query}
       example={() => say({ ...BLANK, mains: '233', lines: SUPPLY })}
       clear={() => say(BLANK)}
+      lay={(known) =>
+        say((now) => ({
+          ...now,
+          mains: '',
+          lines: 'points' in known ? known.points.map(asLine) : unread(known.good.read.typed.lines),
+        }))
+      }
       toRead={() => say({ ...BLANK, mains: '', lines: SUPPLY.map((line) => ({ ...line, measured: '' })) })}
       fields={
         <>

@@ -11,7 +11,7 @@ type Mode = Schemas['ServiceMode'];
 type Watch = Schemas['WatchPoint'];
 
 /** Some lines of one sort under a heading, each of which can go, and one more can come. */
-function Lines<T>({
+export function Lines<T>({
   heading,
   empty,
   more,

@@ -11,6 +11,7 @@ import { Components } from './Components';
 import { notesSaved } from './notesSaved';
 import { CheckRows, LookOverRows, ModeRows, WatchRows } from './OverviewRows';
 import { RevisionLook } from './RevisionLook';
+import { TestPointRows } from './TestPointRows';
 
 type Overview = Schemas['Overview'];
 
@@ -77,6 +78,12 @@ function Whole({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schemas[
       <CheckRows checks={overview.checks} steps={notes.steps} set={(checks) => set({ checks })} />
       <WatchRows sheet={sheet} watch={overview.watch} set={(watch) => set({ watch })} />
       <LookOverRows sheet={sheet} watch={overview.lookOver} set={(lookOver) => set({ lookOver })} />
+      <TestPointRows
+        sheet={sheet}
+        steps={notes.steps}
+        points={overview.points}
+        set={(points) => set({ points })}
+      />
       <ModeRows modes={overview.modes} set={(modes) => set({ modes })} />
       <Box mt="14px" minH="44px">
         {changed && (

@@ -99,9 +99,11 @@ class MeasuredOverHttpTest {
         shop.finding(job, "slack", "REPLACED", null);
         JsonNode measured = client.get("/api/jobs/" + job + "/measurements").body();
         assertThat(measured.get("stages").toString()).isEqualTo("[\"before\",\"after belt replaced\"]");
-        JsonNode now = client.post(
+        JsonNode said = client.post(
                         "/api/jobs/" + job + "/measurements/beside", rails(5.0, "after belt replaced", false))
                 .body();
+        assertThat(said.get("verdict").asString()).isEqualTo("GOOD");
+        JsonNode now = said.get("table");
         String tag =
                 shop.sheet(earlier).body().get("job").get("unit").get("tag").asString();
         assertThat(now.get("titles").toString()).isEqualTo("[\"good unit, read with " + tag + "\",\"before\",\"now\"]");

@@ -217,7 +217,8 @@ final class DemoModels {
         notes.step("board", "Swing the board out", BACK, "PH0", 3)
                 .needs("back")
                 .tapping(4, "board", 2.2, 6, SILVER)
-                .plug("speaker lead", "grey to the left");
+                .plug("speaker lead", "grey to the left")
+                .exposes("supply board");
         notes.step("disc", "Disc deck out", TOP, "PH0", 4)
                 .needs("board")
                 .caution(LASER)

@@ -5,9 +5,13 @@ import static wrenchnotes.core.check.Stage.BEFORE_CLOSING;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.ToLongFunction;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.teardown.Overview;
+import wrenchnotes.core.teardown.TestPoint;
+import wrenchnotes.core.teardown.TestPoint.PointKind;
 
 /** What the demo shop's notes say of each model as a whole, what else its components are called, and what they are. */
 final class DemoWholes {
@@ -20,6 +24,7 @@ final class DemoWholes {
     private final List<Overview.PlannedCheck> checks = new ArrayList<>();
     private final List<String[]> watch = new ArrayList<>();
     private final List<String[]> lookOver = new ArrayList<>();
+    private final List<Function<ToLongFunction<String>, TestPoint>> measured = new ArrayList<>();
     private String before = "";
 
     private DemoWholes() {}
@@ -61,7 +66,15 @@ final class DemoWholes {
             case "Duo" ->
                 whole.first("Disc and tape out, then unplug")
                         .check(BEFORE_CLOSING, "reads a disc, winds a tape", "", 1)
-                        .check(AFTER_CLOSING, "plays a disc and a tape", "lesson disc one", 2);
+                        .check(AFTER_CLOSING, "plays a disc and a tape", "lesson disc one", 2)
+                        .rail("18 V~", PointKind.WINDING, "", 18, "outer pins of the white plug")
+                        .rail("25 V raw", PointKind.RAW, "18 V~", 25, "plus of the tall capacitor")
+                        .rail("15 V", PointKind.REGULATED, "25 V raw", 15, "right leg of the finned one")
+                        .rail("8 V~", PointKind.WINDING, "", 8, "inner pins of the white plug")
+                        .rail("10 V raw", PointKind.RAW, "8 V~", 10, "plus of the squat capacitor")
+                        .rail("5 V", PointKind.REGULATED, "10 V raw", 5, "right leg of the bare one")
+                        .point("eye", "lens", 0.9, "ring 3 beside the sled, black at the shield", "playing, warm")
+                        .point("tape motor", "idler tyre", 2.4, "the two tags of the motor", "winding, no tape in");
             case "Tern" ->
                 whole.first("Disk out, then unplug at the wall")
                         .mode("keyboard echo", "hold both shift keys at power-up", "each key as it is pressed")
@@ -92,7 +105,13 @@ final class DemoWholes {
     }
 
     Overview overview(ToLongFunction<String> componentId) {
-        return new Overview(before, modes, checks, points(watch, componentId), points(lookOver, componentId));
+        return new Overview(
+                before,
+                modes,
+                checks,
+                points(watch, componentId),
+                points(lookOver, componentId),
+                measured.stream().map(point -> point.apply(componentId)).toList());
     }
 
     private static List<Overview.WatchPoint> points(List<String[]> said, ToLongFunction<String> componentId) {
@@ -123,6 +142,38 @@ final class DemoWholes {
 
     private DemoWholes watch(String component, String words) {
         watch.add(new String[] {component, words});
+        return this;
+    }
+
+    private DemoWholes rail(String name, PointKind kind, String from, double volts, String probes) {
+        measured.add(id -> new TestPoint(
+                name,
+                kind,
+                id.applyAsLong("supply board"),
+                from,
+                Optional.of(volts),
+                Optional.empty(),
+                Optional.empty(),
+                "",
+                probes,
+                "under power",
+                "board"));
+        return this;
+    }
+
+    private DemoWholes point(String name, String component, double least, String probes, String conditions) {
+        measured.add(id -> new TestPoint(
+                name,
+                PointKind.OTHER,
+                id.applyAsLong(component),
+                "",
+                Optional.empty(),
+                Optional.of(least),
+                Optional.empty(),
+                "",
+                probes,
+                conditions,
+                ""));
         return this;
     }
 

@@ -118,7 +118,7 @@ public class MeasurementApi {
 
     /** Changes nothing. */
     @PostMapping("/api/jobs/{job}/measurements/beside")
-    BesideTable beside(@PathVariable long job, @RequestBody Measured said) {
+    MeasurementService.MeasuredNow beside(@PathVariable long job, @RequestBody Measured said) {
         return snapshot.read(() -> service.besideNow(job, said));
     }
 

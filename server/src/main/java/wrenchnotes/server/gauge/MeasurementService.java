@@ -14,7 +14,6 @@ import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
 import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
 import wrenchnotes.core.gauge.Measurement;
-import wrenchnotes.core.gauge.Reading;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.TestPoint;
@@ -166,11 +165,15 @@ public class MeasurementService {
         }
     }
 
-    /** The same with what is being measured now as the last column. */
-    BesideTable besideNow(long job, Measured said) {
+    /** What is being measured now: what it comes to, and the same table with it as the last column. */
+    public record MeasuredNow(Optional<Judgement> verdict, String words, BesideTable table) {}
+
+    MeasuredNow besideNow(long job, Measured said) {
         GaugeAndPlace key = new GaugeAndPlace(said.asked().kind(), said.place());
-        List<Reading> now = said.asked().measured(chips.added()).readings();
-        return Beside.of(columns(jobs.job(job), standing(job), key, Optional.of(new BesideColumn("now", false, now))));
+        Measurement now = said.asked().measured(chips.added());
+        BesideColumn column = new BesideColumn("now", false, now.readings());
+        return new MeasuredNow(
+                now.verdict(), now.words(), Beside.of(columns(jobs.job(job), standing(job), key, Optional.of(column))));
     }
 
     /** What a good unit read at one place, and what is right there by it. */

@@ -257,7 +257,7 @@ function Running(props: Props) {
           <EndsList bench={bench} press={press} busy={busy} />
         </>
       )}
-      {!form && way === 'IN' && <MeasureHere bench={bench} />}
+      {!form && <MeasureHere bench={bench} />}
       {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}
       {!form && named.length > 0 && under.length + ends.length === 0 && (
         <ByName

@@ -18,11 +18,7 @@ type Row = Schemas['MeasurementRow'];
 export function Measured({ job, here }: { job: number; here: boolean }) {
   const measured = useMeasured(job);
   if (!measured.data?.rows.length) {
-    return (
-      <>
-        <Trouble error={measured.error} again={() => measured.refetch()} />
-      </>
-    );
+    return <Trouble error={measured.error} again={() => measured.refetch()} />;
   }
   const { rows, compared } = measured.data;
   return (

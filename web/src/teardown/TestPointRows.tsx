@@ -56,7 +56,7 @@ export function TestPointRows({
           >
             {Object.entries(floor.PointKind).map(([kind, words]) => (
               <option key={kind} value={kind}>
-                {kind === 'OTHER' ? 'a point' : `a rail, ${words}`}
+                {kind === 'OTHER' ? 'a point' : `${words} rail`}
               </option>
             ))}
           </Pick>
@@ -98,7 +98,7 @@ export function TestPointRows({
             </>
           )}
           <Pick
-            label="A bad reading speaks against"
+            label="Speaks against"
             compact
             value={point.component}
             onChange={(event) => change({ component: Number(event.target.value) })}

@@ -1,7 +1,9 @@
 package wrenchnotes.server.browser;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.TreeSet;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
@@ -14,6 +16,17 @@ final class Addresses {
     private static final List<String> VIEWS = List.of("", "/way", "/notes", "/whole", "/differences");
 
     private Addresses() {}
+
+    /** What a page is, whichever unit or model it shows. */
+    static String kind(String address) {
+        return address.replaceAll("\\d+", "n");
+    }
+
+    /** One page of each kind. */
+    static List<String> kinds(Client client) {
+        Set<String> met = new HashSet<>();
+        return of(client).stream().filter(address -> met.add(kind(address))).toList();
+    }
 
     /** One job of each standing, every gauge with a job and without, two models in each of their views. */
     static List<String> of(Client client) {

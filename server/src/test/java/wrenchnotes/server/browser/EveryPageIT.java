@@ -63,11 +63,11 @@ class EveryPageIT {
             page.setViewportSize(1280, 800);
             all.assertThatCode(window::assertAccessible).as(address).doesNotThrowAnyException();
             // Only the bench is dark as it is; one page of each kind is looked at in its other light.
-            if (kinds.add(address.replaceAll("\\d+", "n"))) {
+            if (kinds.add(Addresses.kind(address))) {
                 page.evaluate(
                         "light => { document.documentElement.className = light; }",
                         address.startsWith("/bench/") ? "lit" : "dark");
-                all.assertThatCode(window::assertAccessible)
+                all.assertThatCode(window::assertContrast)
                         .as(address + " in its other light")
                         .doesNotThrowAnyException();
             }

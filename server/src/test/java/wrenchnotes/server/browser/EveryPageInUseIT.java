@@ -30,7 +30,7 @@ class EveryPageInUseIT {
     /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
     @Test
     void aScanWithNothingFocusedFindsItsUnit() {
-        for (String address : Addresses.of(VISIT.lead())) {
+        for (String address : Addresses.kinds(VISIT.lead())) {
             window.show(address);
             long job = address.equals("/jobs/2") ? 3 : 2;
             window.scans("WN-000" + job);

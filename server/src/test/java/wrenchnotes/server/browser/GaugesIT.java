@@ -254,7 +254,8 @@ class GaugesIT {
                 }""");
         page.navigate("/bench/" + job);
         page.getByText("Rails: 6").click();
-        window.says("6 rails of the notes", "plus of the tall capacitor", "The mains was not measured", "Keep it in WN-");
+        window.says(
+                "6 rails of the notes", "plus of the tall capacitor", "The mains was not measured", "Keep it in WN-");
         page.navigate("/gauges/limit?job=" + job + "&point=eye");
         window.says("Probes: ring 3 beside the sled");
         assertThat(page.getByLabel("good from").inputValue()).isEqualTo("0.9");

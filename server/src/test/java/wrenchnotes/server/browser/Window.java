@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 
 /** Debian's Chromium on one address, without a screen. */
@@ -169,16 +170,20 @@ public final class Window implements AutoCloseable {
     }
 
     void assertAccessible() {
+        assertAccessible(axe -> axe.withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")));
+    }
+
+    /** All that another light can change. */
+    void assertContrast() {
+        assertAccessible(axe -> axe.withRules(List.of("color-contrast", "link-in-text-block")));
+    }
+
+    private void assertAccessible(UnaryOperator<AxeBuilder> asked) {
         // No frames: one run in the page itself is enough, and what is as it should be need not be listed.
         AxeRunOptions only = new AxeRunOptions();
         only.setResultTypes(List.of("violations"));
-        List<Rule> serious = new AxeBuilder(page)
-                        .setLegacyMode(true)
-                        .options(only)
-                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                        .analyze()
-                        .getViolations()
-                        .stream()
+        List<Rule> serious =
+                asked.apply(new AxeBuilder(page).setLegacyMode(true).options(only)).analyze().getViolations().stream()
                         .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
                         .toList();
         assertThat(serious)

@@ -31,6 +31,12 @@ export function OddsBars({
       <Box color="muted" fontSize="xs" mb="4px">
         {standing(odds)} Bars: likely; dark line: how sure we can be.
       </Box>
+      {!odds.trusted && (
+        <Box border="2px dashed" borderColor="amberInk" borderRadius="sm" p="6px" mb="6px" fontSize="sm">
+          Not to be gone by: so much was told that not all of it could be weighed. Each bar may be{' '}
+          {Math.ceil(100 * odds.leftOut)} in 100 off.
+        </Box>
+      )}
       {shown.map((fault) => (
         <FaultLine key={faultWords(fault.fault)} fault={fault} act={act?.(fault)} />
       ))}

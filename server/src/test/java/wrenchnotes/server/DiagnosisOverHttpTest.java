@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static wrenchnotes.server.Client.body;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
@@ -74,6 +75,42 @@ class DiagnosisOverHttpTest {
                         .post("/api/diagnosis/odds", model(List.of(), List.of()))
                         .status())
                 .isIn(401, 403);
+    }
+
+    /**
+     * One main fault by hand: rates 3 and 1, no extras, a tenth have nothing. Told of what only the first shows, in 0.5, leak 0.1: 0.9·¾·0.55 for it, 0.9·¼·0.1
+     * for the other, 0.1·0.1 for none.
+     */
+    @Test
+    void oneMainFaultAndSilence() {
+        Map<String, Object> said = new HashMap<>(Map.of(
+                "faults",
+                List.of(Map.of("id", "belt", "prior", 3), Map.of("id", "motor", "prior", 1)),
+                "symptoms",
+                List.of(
+                        Map.of("id", "slow", "leak", 0.1, "causes", List.of(Map.of("fault", "belt", "strength", 0.5))),
+                        Map.of("id", "hums", "leak", 0, "causes", List.of(Map.of("fault", "motor", "strength", 0.8)))),
+                "present",
+                List.of("slow"),
+                "absent",
+                List.of(),
+                "oneMain",
+                Map.of("extras", 0, "nothingWrong", 0.1)));
+        JsonNode odds = client.post("/api/diagnosis/odds", said).body();
+        double all = 0.9 * 0.75 * 0.55 + 0.9 * 0.25 * 0.1 + 0.1 * 0.1;
+        assertThat(probability(odds, 0)).isCloseTo(0.9 * 0.75 * 0.55 / all, within(1e-12));
+        assertThat(odds.get("nothingWrong").asDouble()).isCloseTo(0.01 / all, within(1e-12));
+        assertThat(odds.get("trusted").asBoolean()).isTrue();
+        // Nobody spoke of a hum: counted to the power 0.5, the motor is √0.2 as likely as before.
+        said.put("silence", 0.5);
+        double silent = all - 0.9 * 0.25 * 0.1 * (1 - Math.sqrt(0.2));
+        assertThat(probability(client.post("/api/diagnosis/odds", said).body(), 1))
+                .isCloseTo(0.9 * 0.25 * 0.1 * Math.sqrt(0.2) / silent, within(1e-12));
+        said.put("oneMain", Map.of("extras", 2, "nothingWrong", 0.1));
+        assertThat(client.post("/api/diagnosis/odds", said).detail()).contains("extras");
+        said.put("oneMain", Map.of("extras", 0, "nothingWrong", 0.1));
+        said.put("silence", 1.5);
+        assertThat(client.post("/api/diagnosis/odds", said).detail()).contains("silence");
     }
 
     private static double probability(JsonNode odds, int fault) {

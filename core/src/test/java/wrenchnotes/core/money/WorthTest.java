@@ -25,7 +25,7 @@ class WorthTest {
 
     private static Diagnosis odds(double belt, double lens) {
         return new Diagnosis(
-                List.of(likely(BELT, belt), likely(LENS, lens)), List.of(), OptionalDouble.empty(), 0, List.of());
+                List.of(likely(BELT, belt), likely(LENS, lens)), List.of(), OptionalDouble.empty(), 0, true, List.of());
     }
 
     private static Diagnosis.Likely likely(FaultName fault, double probability) {

@@ -195,6 +195,7 @@ public class DiagnosisService {
                         ? Optional.of(diagnosis.somethingElse().getAsDouble())
                         : Optional.empty(),
                 diagnosis.leftOut(),
+                diagnosis.trusted(),
                 diagnosis.outside(),
                 next(asked, learned.rates(), ids));
         return new Judged(odds, diagnosis, learned.work(), learned.success());

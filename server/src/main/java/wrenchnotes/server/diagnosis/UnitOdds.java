@@ -25,6 +25,7 @@ public record UnitOdds(
         List<Diagnosis.Together> together,
         Optional<Double> somethingElse,
         double leftOut,
+        boolean trusted,
         List<Diagnosis.Outside> outside,
         List<CheckAdvice> next) {
 

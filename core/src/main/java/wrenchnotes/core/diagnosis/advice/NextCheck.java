@@ -11,10 +11,10 @@ import java.util.stream.IntStream;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.diagnosis.odds.Explained;
 import wrenchnotes.core.diagnosis.odds.FaultModel;
 import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.diagnosis.odds.Network;
-import wrenchnotes.core.diagnosis.odds.Quickscore;
 import wrenchnotes.core.diagnosis.odds.Suspects;
 
 /**
@@ -59,8 +59,8 @@ public record NextCheck(
         if (now.present().size() >= Network.MOST_PRESENT) {
             return List.of();
         }
-        Quickscore.Marginals before = now.marginals();
-        if (!before.trusted()) {
+        Explained.Marginals before = now.marginals();
+        if (!(before.evidence() > 0)) {
             return List.of();
         }
         List<NextCheck> all = new ArrayList<>();
@@ -94,7 +94,7 @@ public record NextCheck(
         return bits / minutes;
     }
 
-    private static List<String> components(Rates rates, Quickscore.Marginals before) {
+    private static List<String> components(Rates rates, Explained.Marginals before) {
         List<String> components = new ArrayList<>();
         for (int at = 0; at < rates.faults().size(); at++) {
             String component = rates.faults().get(at).fault().component();
@@ -105,7 +105,7 @@ public record NextCheck(
         return components;
     }
 
-    private static boolean worthAsking(String word, Rates rates, Quickscore.Marginals before) {
+    private static boolean worthAsking(String word, Rates rates, Explained.Marginals before) {
         for (int at = 0; at < rates.faults().size(); at++) {
             FaultName fault = rates.faults().get(at).fault();
             if (before.probabilities()[at] >= TOO_UNLIKELY
@@ -118,14 +118,14 @@ public record NextCheck(
 
     private static NextCheck tell(
             Network now,
-            Quickscore.Marginals before,
+            Explained.Marginals before,
             FaultModel.ModelSymptom check,
             String what,
             Optional<Means> how,
             double minutes,
             Rates rates) {
-        Quickscore.Marginals bad = now.with(check, true).marginals();
-        Quickscore.Marginals good = now.with(check, false).marginals();
+        Explained.Marginals bad = now.with(check, true).marginals();
+        Explained.Marginals good = now.with(check, false).marginals();
         double likely = Math.min(1, bad.evidence() / before.evidence());
         double bits = 0;
         double[] each = new double[rates.faults().size()];

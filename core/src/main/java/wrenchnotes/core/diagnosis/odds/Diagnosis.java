@@ -13,11 +13,16 @@ import wrenchnotes.core.diagnosis.history.Rates;
  * @param faults likeliest first
  * @param sets the likeliest sets of faults, of two or more
  * @param somethingElse how likely none of the faults here is there; empty if too much is said for it to be summed
- * @param leftOut share of the posterior that was not weighed, see {@link Odds}
+ * @param leftOut no probability is farther off than this @param trusted whether that is little enough to go by, see {@link Odds}
  * @param outside of the things tried with the unit that are no part of it, how likely each is bad
  */
 public record Diagnosis(
-        List<Likely> faults, List<Together> sets, OptionalDouble somethingElse, double leftOut, List<Outside> outside) {
+        List<Likely> faults,
+        List<Together> sets,
+        OptionalDouble somethingElse,
+        double leftOut,
+        boolean trusted,
+        List<Outside> outside) {
 
     /**
      * @param low where the probability would lie with the rate of this fault at its lower tenth, all else the same
@@ -54,7 +59,7 @@ public record Diagnosis(
                 .map(fault -> new Outside(Network.outsideName(fault.id()), fault.probability()))
                 .sorted(Comparator.comparingDouble(Outside::probability).reversed())
                 .toList();
-        return new Diagnosis(faults, sets, weighed.noneOf(byWords.keySet()), odds.leftOut(), outside);
+        return new Diagnosis(faults, sets, weighed.noneOf(byWords.keySet()), odds.leftOut(), odds.trusted(), outside);
     }
 
     /**

@@ -14,6 +14,14 @@ import java.util.Set;
 record Evidence(double[] present, double[][] presentBy, double absent, double[] absentBy) {
 
     static Evidence of(FaultModel model, Set<String> present, Set<String> absent) {
+        return of(model, present, absent, 0);
+    }
+
+    /**
+     * @param silence from 0 to 1: how much it counts that nobody spoke of a symptom, once one is told; 0 not at all, 1 as much as if it was asked for and
+     *     denied
+     */
+    static Evidence of(FaultModel model, Set<String> present, Set<String> absent, double silence) {
         List<FaultModel.ModelSymptom> there =
                 present.stream().map(id -> model.symptom("present", id)).toList();
         double[] leaks =
@@ -23,14 +31,25 @@ record Evidence(double[] present, double[][] presentBy, double absent, double[] 
         double[] awayBy = new double[model.faults().size()];
         java.util.Arrays.fill(awayBy, 1);
         for (String id : absent) {
-            FaultModel.ModelSymptom symptom = model.symptom("absent", id);
-            away *= 1 - symptom.leak();
-            double[] spared = model.spared(symptom);
-            for (int at = 0; at < awayBy.length; at++) {
-                awayBy[at] *= spared[at];
+            away *= away(model, model.symptom("absent", id), 1, awayBy);
+        }
+        if (silence > 0 && !present.isEmpty()) {
+            for (String id : model.listed()) {
+                if (!present.contains(id) && !absent.contains(id)) {
+                    away *= away(model, model.symptom("symptoms", id), silence, awayBy);
+                }
             }
         }
         return new Evidence(leaks, by, away, awayBy);
+    }
+
+    /** A symptom that is not there, to a power: each fault's part is multiplied in, the leak's is the answer. */
+    private static double away(FaultModel model, FaultModel.ModelSymptom symptom, double power, double[] awayBy) {
+        double[] spared = model.spared(symptom);
+        for (int at = 0; at < awayBy.length; at++) {
+            awayBy[at] *= Math.pow(spared[at], power);
+        }
+        return Math.pow(1 - symptom.leak(), power);
     }
 
     /** Before any fault: how likely each symptom that is there would stay away, and last how likely the absent ones do. */

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import wrenchnotes.core.unit.Checked;
@@ -20,11 +21,13 @@ public final class FaultModel {
 
     private static final int MOST = 200;
 
-    /** @param prior how likely it is before anything is known, above 0 and below 1 */
+    /**
+     * @param prior how likely it is before anything is known, above 0 and below 1; with one main fault its rate against the others, above 0
+     */
     public record ModelFault(String id, double prior) {
         public ModelFault {
             id = Checked.text("id", id, 80);
-            if (!(prior > 0 && prior < 1)) {
+            if (!(prior > 0 && prior <= 1e9)) {
                 throw new Invalid("prior", "The prior of " + id + " is " + prior + "; it must be above 0 and below 1");
             }
         }
@@ -49,18 +52,35 @@ public final class FaultModel {
 
     private final List<ModelFault> faults;
     private final Map<String, ModelSymptom> symptoms;
+    private final Optional<OneMain> main;
 
-    private FaultModel(List<ModelFault> faults, Map<String, ModelSymptom> symptoms) {
+    private FaultModel(List<ModelFault> faults, Map<String, ModelSymptom> symptoms, Optional<OneMain> main) {
         this.faults = faults;
         this.symptoms = symptoms;
+        this.main = main;
     }
 
-    /** @throws Invalid if ids are not unique, a cause names no fault, or there are more than 200 of either */
+    /** Of faults that are there or not, independently of each other. */
     public static FaultModel of(List<ModelFault> faults, List<ModelSymptom> symptoms) {
+        return of(faults, symptoms, Optional.empty());
+    }
+
+    /**
+     * @param main how faults come together; empty if independently
+     * @throws Invalid if ids are not unique, a cause names no fault, there are more than 200 of either, or a prior of independent faults is not below
+     *     1
+     */
+    public static FaultModel of(List<ModelFault> faults, List<ModelSymptom> symptoms, Optional<OneMain> main) {
         Checked.within("faults", faults.size(), 1, MOST);
         Checked.within("symptoms", symptoms.size(), 0, MOST);
         Set<String> known = new TreeSet<>();
         for (int at = 0; at < faults.size(); at++) {
+            ModelFault fault = faults.get(at);
+            if (main.isEmpty() && fault.prior() >= 1) {
+                throw new Invalid(
+                        "faults[" + at + "].prior",
+                        "The prior of " + fault.id() + " is " + fault.prior() + "; it must be above 0 and below 1");
+            }
             if (!known.add(faults.get(at).id())) {
                 throw new Invalid(
                         "faults[" + at + "].id",
@@ -87,14 +107,24 @@ public final class FaultModel {
                 }
             }
         }
-        return new FaultModel(List.copyOf(faults), byId);
+        return new FaultModel(List.copyOf(faults), byId, main);
     }
 
     /** The same with one symptom more, or with another one in place of that with the same id. */
     FaultModel with(ModelSymptom symptom) {
         Map<String, ModelSymptom> more = new LinkedHashMap<>(symptoms);
         more.put(symptom.id(), symptom);
-        return new FaultModel(faults, more);
+        return new FaultModel(faults, more, main);
+    }
+
+    /** Empty if faults are independent. */
+    Optional<OneMain> main() {
+        return main;
+    }
+
+    /** Ids of all symptoms, in the order they were listed. */
+    Set<String> listed() {
+        return symptoms.keySet();
     }
 
     public List<ModelFault> faults() {

@@ -54,11 +54,9 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
         if (present.size() > MOST_PRESENT) {
             return OptionalDouble.empty();
         }
-        Quickscore.Marginals all = marginals();
         double none = with(anyOf(faults), false).marginals().evidence();
-        return all.trusted()
-                ? OptionalDouble.of(Math.min(1, Math.max(0, none / all.evidence())))
-                : OptionalDouble.empty();
+        double all = marginals().evidence();
+        return all > 0 ? OptionalDouble.of(Math.min(1, none / all)) : OptionalDouble.empty();
     }
 
     /** How likely a fault is before anything is known, not even that the unit was brought in. */
@@ -70,8 +68,8 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
                 .orElseThrow();
     }
 
-    public Quickscore.Marginals marginals() {
-        return Quickscore.marginals(model, Evidence.of(model, present, absent));
+    public Explained.Marginals marginals() {
+        return Explained.marginals(model, Evidence.of(model, present, absent));
     }
 
     /** The same with one thing more that is seen. */

@@ -18,7 +18,7 @@ public final class OddsTimes {
     private OddsTimes() {}
 
     public static void main(String[] args) {
-        for (int present : new int[] {3, 6, 10}) {
+        for (int present : new int[] {3, 6, 12}) {
             double[] millis = new double[TIMES];
             for (int n = -TIMES; n < TIMES; n++) {
                 Random random = new Random(n);

@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
+import { MeasureHere } from './MeasureHere';
 
 /** How much is off, how far the way is, and the way back to the job sheet. */
 export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
@@ -63,9 +64,12 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
           ))}
         </Box>
       </Box>
-      <Act look="bench" ml="auto" minH="44px" keyName="D" onClick={measure}>
-        Measure
-      </Act>
+      <Box ml="auto" display="flex" gap="8px" alignItems="center">
+        <MeasureHere bench={bench} />
+        <Act look="bench" minH="44px" keyName="D" onClick={measure}>
+          Measure
+        </Act>
+      </Box>
       <Box textAlign="right" maxW="430px" minW="120px" flexShrink={1}>
         <Box fontSize="sm" color="chalkDust" truncate title={bench.stand.status.words}>
           {bench.stand.status.words}

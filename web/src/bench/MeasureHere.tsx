@@ -4,6 +4,9 @@ import type { Schemas } from '../api/client';
 import { figures } from '../api/shopWide';
 import { rightAt } from '../gauge/expected';
 
+/** More than these are found in the gauge that any of them opens. */
+const MOST = 2;
+
 /** Where can be measured as it stands, with what is right there: each opens its gauge, which then knows unit, component and step. */
 export function MeasureHere({ bench }: { bench: Schemas['BenchView'] }) {
   const { points } = bench.way;
@@ -18,12 +21,10 @@ export function MeasureHere({ bench }: { bench: Schemas['BenchView'] }) {
   }
   const rails = points.filter((point) => point.kind !== 'OTHER');
   return (
-    <Box role="group" aria-label="Measure here" display="flex" gap="8px" flexWrap="wrap" fontSize="md">
-      <Box fontSize="sm" color="chalkDust" alignSelf="center">
-        Measure here
-      </Box>
+    <Box role="group" aria-label="Measure here" display="flex" gap="8px" fontSize="sm" whiteSpace="nowrap">
       {points
         .filter((point) => point.kind === 'OTHER')
+        .slice(0, MOST)
         .map((point) => (
           <Link key={point.name} to={to('limit', point)}>
             <Target>

@@ -9,7 +9,6 @@ import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
 import { Forks } from './Forks';
 import { comesOff, countWords, inAccount, OWED } from './heaps';
-import { MeasureHere } from './MeasureHere';
 import { type MainKey, moreKeys } from './moreKeys';
 import { OffList } from './OffList';
 import { OnLoan } from './OnLoan';
@@ -257,7 +256,6 @@ function Running(props: Props) {
           <EndsList bench={bench} press={press} busy={busy} />
         </>
       )}
-      {!form && <MeasureHere bench={bench} />}
       {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}
       {!form && named.length > 0 && under.length + ends.length === 0 && (
         <ByName

@@ -21,10 +21,10 @@ public final class ThreadQuestion {
         }
         boolean machine = group.thread() == ThreadForm.MACHINE;
         double near = ThreadTable.nearestDiameterMm(group.thread(), group.diameterMm());
-        String question = "%s has no usual %s; the nearest is %s. Measure again?"
+        String question = "%s has no %s; the nearest is %s. Measure again?"
                 .formatted(
                         machine ? "ISO 261 coarse" : "ISO 1478",
-                        name(machine, group.diameterMm()),
+                        (machine ? "usual " : "") + name(machine, group.diameterMm()),
                         name(machine, near));
         OptionalDouble other =
                 ThreadTable.pitchMm(machine ? ThreadForm.TAPPING : ThreadForm.MACHINE, group.diameterMm());

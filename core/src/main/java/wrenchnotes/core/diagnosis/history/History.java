@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 
@@ -137,7 +138,11 @@ public final class History {
             shows.put(symptom, by);
             leaks.put(symptom, leak(symptom, where));
         }
-        return new Rates(rated, shows, leaks);
+        List<FaultsTogether> together = Stream.of(Level.ALL, Level.KIND)
+                .flatMap(level -> counts(level, where).stream().map(counts -> counts.together))
+                .toList();
+        return new Rates(
+                rated, shows, leaks, Set.of(), FaultsTogether.extras(together), FaultsTogether.nothingWrong(together));
     }
 
     /** Jobs with kept time that are like this unit, each once, by the narrowest thing in common; the latest {@value #KEPT} of each level. */
@@ -244,6 +249,7 @@ public final class History {
         private int jobs;
         private int ended;
         private int worked;
+        private final FaultsTogether together = new FaultsTogether();
         private final Deque<PastJob> timed = new ArrayDeque<>();
         private final Map<Long, Integer> byModel = new LinkedHashMap<>();
         private final Map<FaultName, Integer> faults = new LinkedHashMap<>();
@@ -252,6 +258,7 @@ public final class History {
 
         void add(PastJob job, Map<String, Map<FaultName, Double>> credits, Map<String, Double> leaks) {
             jobs++;
+            together.add(job.faults());
             ended += job.worked().isPresent() ? 1 : 0;
             worked += job.worked().orElse(false) ? 1 : 0;
             if (job.work().isPresent()) {

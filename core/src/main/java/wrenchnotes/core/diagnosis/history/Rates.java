@@ -16,14 +16,22 @@ import wrenchnotes.core.diagnosis.history.Where.Level;
  * @param shows by symptom, how likely each fault shows it
  * @param suspects those of the faults that no job had and only the bench speaks of: the shop's rates came out without them
  * @param leaks by symptom, how likely it is told of though no fault here explains it
+ * @param extras how many further faults a unit with a fault has, 0 to 1
+ * @param nothingWrong how many units that come have nothing wrong with them, 0 to below 1
  */
 public record Rates(
         List<Rated> faults,
         Map<String, Map<FaultName, Double>> shows,
         Map<String, Double> leaks,
-        Set<FaultName> suspects) {
+        Set<FaultName> suspects,
+        double extras,
+        double nothingWrong) {
 
     private static final double TAIL = 0.1;
+    /** Before any job is closed. Common practice, no source. */
+    static final double USUAL_EXTRAS = 0.12;
+
+    static final double USUALLY_NOTHING = 0.03;
 
     public Rates {
         faults = List.copyOf(faults);
@@ -32,9 +40,9 @@ public record Rates(
         suspects = Set.copyOf(suspects);
     }
 
-    /** With nothing suspected. */
+    /** With nothing suspected, and as usual before any job is closed. */
     public Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
-        this(faults, shows, leaks, Set.of());
+        this(faults, shows, leaks, Set.of(), USUAL_EXTRAS, USUALLY_NOTHING);
     }
 
     /** The jobs behind a rate: the most specific level that has the fault at all. */

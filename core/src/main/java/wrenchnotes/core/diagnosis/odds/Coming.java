@@ -3,74 +3,103 @@ package wrenchnotes.core.diagnosis.odds;
 import java.util.Optional;
 
 /**
- * How the faults of a model come, fault by fault: as what comes by itself or besides a main one ({@link #beside}), and as the main one ({@link
- * #asMain}). A set's chance is followed in two numbers: with no main fault met so far, and with it.
+ * How the faults of a model come, fault by fault. A set of them is followed in three numbers ({@link Chance}): as one of a unit that has nothing, as one
+ * whose main fault is not met so far, and as one whose main fault is. Where faults are independent the second is all there is.
  *
  * @param beside chance of each fault by itself, or besides a main one
  * @param asMain its share of the main fault; all 0 where faults are independent
+ * @param aside whether it is there or not whatever else is
  * @param main empty where faults are independent
  */
-record Coming(double[] beside, double[] asMain, Optional<OneMain> main) {
+record Coming(double[] beside, double[] asMain, boolean[] aside, Optional<OneMain> main) {
+
+    /** How likely a set is so far: with nothing of the unit's own wrong, with no main fault met, with it met. */
+    record Chance(double nothing, double without, double met) {
+
+        static final Chance START = new Chance(1, 1, 0);
+
+        Chance times(double share) {
+            return new Chance(nothing * share, without * share, met * share);
+        }
+    }
 
     static Coming of(FaultModel model) {
-        double[] priors = model.faults().stream()
-                .mapToDouble(FaultModel.ModelFault::prior)
-                .toArray();
-        double[] beside = priors.clone();
-        double[] asMain = new double[priors.length];
-        model.main().ifPresent(main -> {
-            double all = 0;
-            for (double rate : priors) {
-                all += rate;
+        int n = model.faults().size();
+        double[] beside = new double[n];
+        double[] asMain = new double[n];
+        boolean[] aside = new boolean[n];
+        double all = 0;
+        for (int at = 0; at < n; at++) {
+            FaultModel.ModelFault fault = model.faults().get(at);
+            beside[at] = fault.prior();
+            aside[at] = fault.aside();
+            all += fault.aside() ? 0 : fault.prior();
+        }
+        if (model.main().isPresent()) {
+            for (int at = 0; at < n; at++) {
+                if (!aside[at]) {
+                    asMain[at] = beside[at] / all;
+                    beside[at] = model.main().get().extras() * asMain[at];
+                }
             }
-            for (int at = 0; at < priors.length; at++) {
-                asMain[at] = priors[at] / all;
-                beside[at] = main.extras() * asMain[at];
-            }
-        });
-        return new Coming(beside, asMain, model.main());
+        }
+        return new Coming(beside, asMain, aside, model.main());
     }
 
     int faults() {
         return beside.length;
     }
 
-    /** Of a set that was followed to its end. */
-    double chance(boolean empty, double without, double met) {
-        return main.map(one -> empty ? one.nothingWrong() : (1 - one.nothingWrong()) * met)
-                .orElse(without);
+    Chance with(Chance so, int fault) {
+        return new Chance(
+                aside[fault] ? so.nothing() * beside[fault] : 0,
+                so.without() * beside[fault],
+                so.met() * beside[fault] + so.without() * asMain[fault]);
     }
 
-    /** What an end without, and one with a main fault counts. */
-    double[] atTheEnd() {
-        return main.map(one -> new double[] {0, 1 - one.nothingWrong()}).orElse(new double[] {1, 0});
+    Chance without(Chance so, int fault) {
+        double away = 1 - beside[fault];
+        return new Chance(aside[fault] ? so.nothing() * away : so.nothing(), so.without() * away, so.met() * away);
+    }
+
+    /** What each of the three counts at the end. */
+    Chance atTheEnd() {
+        return main.map(one -> new Chance(one.nothingWrong(), 0, 1 - one.nothingWrong()))
+                .orElse(new Chance(0, 1, 0));
+    }
+
+    /** Of a set that was followed to its end. */
+    double of(Chance set) {
+        Chance counts = atTheEnd();
+        return set.nothing() * counts.nothing() + set.without() * counts.without() + set.met() * counts.met();
     }
 
     /** How likely nothing is wrong, before anything is known. */
     double nothing() {
-        double nothing = 1;
-        for (double one : beside) {
-            nothing *= 1 - one;
+        Chance none = Chance.START;
+        for (int at = 0; at < faults(); at++) {
+            none = without(none, at);
         }
-        return main.map(OneMain::nothingWrong).orElse(nothing);
+        return of(none);
     }
 
     /** How likely so many faults are there at once, before anything is known. */
     double[] sizes() {
         int n = faults();
-        double[][] of = new double[n + 2][2];
-        of[0][0] = 1;
+        Chance[] of = new Chance[n + 1];
+        java.util.Arrays.fill(of, new Chance(0, 0, 0));
+        of[0] = Chance.START;
         for (int at = 0; at < n; at++) {
             for (int size = at + 1; size >= 0; size--) {
-                double without = size > 0 ? of[size - 1][0] : 0;
-                double met = size > 0 ? of[size - 1][1] : 0;
-                of[size][1] = of[size][1] * (1 - beside[at]) + met * beside[at] + without * asMain[at];
-                of[size][0] = of[size][0] * (1 - beside[at]) + without * beside[at];
+                Chance away = without(of[size], at);
+                Chance there = size > 0 ? with(of[size - 1], at) : new Chance(0, 0, 0);
+                of[size] = new Chance(
+                        away.nothing() + there.nothing(), away.without() + there.without(), away.met() + there.met());
             }
         }
         double[] sizes = new double[n + 1];
         for (int size = 0; size <= n; size++) {
-            sizes[size] = chance(size == 0, of[size][0], of[size][1]);
+            sizes[size] = of(of[size]);
         }
         return sizes;
     }

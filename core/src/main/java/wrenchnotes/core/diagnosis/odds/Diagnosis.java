@@ -38,11 +38,11 @@ public record Diagnosis(
     public static Diagnosis of(Rates history, Known known) {
         Rates rates = Suspects.beside(history, known);
         Network weighed = Network.of(rates, known);
-        Odds odds = Odds.of(weighed.model(), weighed.present(), weighed.absent());
+        Odds odds = Odds.of(weighed.model(), weighed.present(), weighed.absent(), Network.SILENCE);
         Map<String, Rates.Rated> byWords = rates.byWords();
         List<Likely> faults = odds.faults().stream()
                 .filter(fault -> byWords.containsKey(fault.id()))
-                .map(fault -> likely(byWords.get(fault.id()), fault.probability(), weighed.chance(fault.id())))
+                .map(fault -> likely(byWords.get(fault.id()), fault.probability()))
                 .sorted(Comparator.comparingDouble(Likely::probability).reversed())
                 .toList();
         List<Together> sets = odds.sets().stream()
@@ -66,12 +66,12 @@ public record Diagnosis(
      * With all other rates held, the posterior odds of a fault are its prior odds times what is seen, whatever the prior: so the
      * bounds of the rate give bounds of the posterior without weighing anything anew.
      */
-    private static Likely likely(Rates.Rated rated, double probability, double chance) {
+    private static Likely likely(Rates.Rated rated, double probability) {
         return new Likely(
                 rated.fault(),
                 probability,
-                moved(probability, chance, chance * rated.low() / rated.rate()),
-                moved(probability, chance, chance * rated.high() / rated.rate()),
+                moved(probability, rated.rate(), rated.low()),
+                moved(probability, rated.rate(), rated.high()),
                 rated.behind());
     }
 

@@ -27,8 +27,8 @@ public final class Explained {
      */
     public record Marginals(double evidence, double none, double[] probabilities) {}
 
-    /** What was explained so far: without the main fault, and with it. */
-    private record Sums(double[] without, double[] met) {}
+    /** What was explained so far, as {@link Coming.Chance} has it; two of the three stay as they are where they do not count. */
+    private record Sums(double[] nothing, double[] without, double[] met) {}
 
     /** @return evidence 0, and probabilities without meaning, if what is seen cannot happen in this model */
     static Marginals marginals(FaultModel model, Evidence seen) {
@@ -40,20 +40,20 @@ public final class Explained {
         // Of all sums only every √n-th is kept, and those between are made anew on the way back: memory grows with √n.
         int every = (int) Math.ceil(Math.sqrt(n));
         Sums[] kept = new Sums[(n + every - 1) / every];
-        Sums now = new Sums(byLeaks(), new double[states]);
-        double leaksAlone = now.without()[states - 1];
+        double[] byLeaks = byLeaks();
+        Sums now = new Sums(byLeaks, byLeaks, new double[states]);
         for (int at = 0; at < n; at++) {
             if (at % every == 0) {
                 kept[at / every] = now;
             }
             now = with(now, at);
         }
-        double[] end = coming.atTheEnd();
-        double all = end[0] * now.without()[states - 1]
-                + end[1] * now.met()[states - 1]
-                + coming.main().map(one -> one.nothingWrong() * leaksAlone).orElse(0.0);
+        Coming.Chance end = coming.atTheEnd();
+        double all = end.nothing() * now.nothing()[states - 1]
+                + end.without() * now.without()[states - 1]
+                + end.met() * now.met()[states - 1];
         double[] joint = new double[n];
-        Sums back = new Sums(ended(end[0]), ended(end[1]));
+        Sums back = new Sums(ended(end.nothing()), ended(end.without()), ended(end.met()));
         for (int block = kept.length - 1; block >= 0; block--) {
             int last = Math.min(n, (block + 1) * every);
             Sums[] before = new Sums[last - block * every];
@@ -69,7 +69,7 @@ public final class Explained {
         for (int at = 0; at < n; at++) {
             probabilities[at] = Math.min(1, joint[at] / all);
         }
-        return new Marginals(all, coming.nothing() * leaksAlone / all, probabilities);
+        return new Marginals(all, coming.nothing() * byLeaks[states - 1] / all, probabilities);
     }
 
     private double[] byLeaks() {
@@ -93,33 +93,47 @@ public final class Explained {
 
     private Sums with(Sums before, int fault) {
         double beside = coming.beside()[fault];
-        double asMain = coming.asMain()[fault];
         double[] there = spread(before.without(), fault);
         double[] without = mixed(before.without(), 1 - beside, there, beside);
         if (coming.main().isEmpty()) {
-            return new Sums(without, before.met());
+            return new Sums(before.nothing(), without, before.met());
         }
         double[] met = mixed(before.met(), 1 - beside, spread(before.met(), fault), beside);
-        add(met, there, asMain);
-        return new Sums(without, met);
+        add(met, there, coming.asMain()[fault]);
+        double[] nothing = coming.aside()[fault]
+                ? mixed(before.nothing(), 1 - beside, spread(before.nothing(), fault), beside)
+                : before.nothing();
+        return new Sums(nothing, without, met);
     }
 
     /** What the faults behind this one are worth from each state, with this one in it; and what it has to do with all of it. */
     private Sums back(Sums after, Sums before, int fault, double[] joint) {
         double beside = coming.beside()[fault];
-        double asMain = coming.asMain()[fault];
         double[] withoutThere = gathered(after.without(), fault);
-        double[] metThere = coming.main().isEmpty() ? after.met() : gathered(after.met(), fault);
-        for (int state = 0; state < states; state++) {
-            joint[fault] += before.without()[state] * (beside * withoutThere[state] + asMain * metThere[state])
-                    + before.met()[state] * beside * metThere[state];
-        }
+        joint[fault] += beside * product(before.without(), withoutThere);
         double[] without = mixed(after.without(), 1 - beside, withoutThere, beside);
         if (coming.main().isEmpty()) {
-            return new Sums(without, after.met());
+            return new Sums(after.nothing(), without, after.met());
         }
+        double asMain = coming.asMain()[fault];
+        double[] metThere = gathered(after.met(), fault);
+        joint[fault] += beside * product(before.met(), metThere) + asMain * product(before.without(), metThere);
         add(without, metThere, asMain);
-        return new Sums(without, mixed(after.met(), 1 - beside, metThere, beside));
+        double[] nothing = after.nothing();
+        if (coming.aside()[fault]) {
+            double[] nothingThere = gathered(after.nothing(), fault);
+            joint[fault] += beside * product(before.nothing(), nothingThere);
+            nothing = mixed(after.nothing(), 1 - beside, nothingThere, beside);
+        }
+        return new Sums(nothing, without, mixed(after.met(), 1 - beside, metThere, beside));
+    }
+
+    private static double product(double[] one, double[] other) {
+        double sum = 0;
+        for (int state = 0; state < one.length; state++) {
+            sum += one[state] * other[state];
+        }
+        return sum;
     }
 
     /** With the fault there, it explains each told symptom that nothing explained yet with its strength, and none of the absent ones. */

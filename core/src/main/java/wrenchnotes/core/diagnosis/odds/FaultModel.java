@@ -23,8 +23,15 @@ public final class FaultModel {
 
     /**
      * @param prior how likely it is before anything is known, above 0 and below 1; with one main fault its rate against the others, above 0
+     * @param aside whether it has nothing to do with why the unit came: it is there or not by itself, and is never the main fault
      */
-    public record ModelFault(String id, double prior) {
+    public record ModelFault(String id, double prior, boolean aside) {
+
+        /** One of the unit's own. */
+        public ModelFault(String id, double prior) {
+            this(id, prior, false);
+        }
+
         public ModelFault {
             id = Checked.text("id", id, 80);
             if (!(prior > 0 && prior <= 1e9)) {
@@ -66,7 +73,7 @@ public final class FaultModel {
     }
 
     /**
-     * @param main how faults come together; empty if independently
+     * @param main how faults come together; empty if independently, and so they do if all are aside
      * @throws Invalid if ids are not unique, a cause names no fault, there are more than 200 of either, or a prior of independent faults is not below
      *     1
      */
@@ -76,7 +83,7 @@ public final class FaultModel {
         Set<String> known = new TreeSet<>();
         for (int at = 0; at < faults.size(); at++) {
             ModelFault fault = faults.get(at);
-            if (main.isEmpty() && fault.prior() >= 1) {
+            if ((main.isEmpty() || fault.aside()) && fault.prior() >= 1) {
                 throw new Invalid(
                         "faults[" + at + "].prior",
                         "The prior of " + fault.id() + " is " + fault.prior() + "; it must be above 0 and below 1");
@@ -107,7 +114,8 @@ public final class FaultModel {
                 }
             }
         }
-        return new FaultModel(List.copyOf(faults), byId, main);
+        boolean own = faults.stream().anyMatch(fault -> !fault.aside());
+        return new FaultModel(List.copyOf(faults), byId, main.filter(one -> own));
     }
 
     /** The same with one symptom more, or with another one in place of that with the same id. */

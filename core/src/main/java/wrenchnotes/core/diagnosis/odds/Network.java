@@ -19,11 +19,11 @@ import wrenchnotes.core.diagnosis.history.Rates;
  * All that is known of a unit, put into one network: what is told, what was seen of components, what remedies proved and how
  * crossed tries went are all symptoms, each with its own strengths; things tried that are no part of the unit are faults beside its own.
  *
- * <p>A shop sees only units that somebody brought in, so its rates are those of units that have something. Taken as they are, they would
- * make every unit likely to have two or three faults at once. So being brought in is itself a symptom, which any fault causes, and the
- * faults' own chances are as much smaller as makes the rates come out again, given that: {@code chance = rate × z}, where
- * {@code z = 1 − (1 − nothing wrong) · Π (1 − chance)}. Once a fault was found and mended, that is why it came: from then on nothing
- * else need be wrong.
+ * <p>A shop sees only units that somebody brought in. So a unit has nothing, or one main fault and whatever came with it ({@link OneMain}), by the shop's own
+ * figures. Once a fault was found and mended, it takes the main one's place: what is left is judged as what came with it. What somebody tries along
+ * with the unit, and what our own work may have disturbed, has nothing to do with why it came.
+ *
+ * <p>Once something is told, it counts that nobody spoke of the other symptoms, to the power {@value #SILENCE}: strengths are learned as how likely one is told.
  */
 public record Network(FaultModel model, Set<String> present, Set<String> absent) {
 
@@ -33,11 +33,11 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
     /** The sum doubles with each. */
     public static final int MOST_PRESENT = 12;
 
-    /** How many of the units brought in have nothing wrong with them. Common practice, no source. */
-    private static final double NOTHING_WRONG = 0.03;
+    /** 0 not at all, 1 as much as if it was asked for and denied. Chosen by what foretells best ({@code make bench}). */
+    public static final double SILENCE = 0.7;
+    /** A model has so many symptoms at most; the rest of the shop's words say nothing. */
+    private static final int MOST_SILENT = 120;
 
-    private static final int HALVINGS = 50;
-    private static final String BROUGHT_IN = "brought in";
     private static final String OUTSIDE = "outside: ";
     private static final String NONE = "any at all";
 
@@ -59,17 +59,8 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
         return all > 0 ? OptionalDouble.of(Math.min(1, none / all)) : OptionalDouble.empty();
     }
 
-    /** How likely a fault is before anything is known, not even that the unit was brought in. */
-    double chance(String fault) {
-        return model.faults().stream()
-                .filter(one -> one.id().equals(fault))
-                .mapToDouble(FaultModel.ModelFault::prior)
-                .findFirst()
-                .orElseThrow();
-    }
-
     public Explained.Marginals marginals() {
-        return Explained.marginals(model, Evidence.of(model, present, absent));
+        return Explained.marginals(model, Evidence.of(model, present, absent, SILENCE));
     }
 
     /** The same with one thing more that is seen. */
@@ -123,48 +114,34 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
             known.looks().forEach(this::look);
             known.done().forEach(this::done);
             known.tries().forEach(this::tries);
-            if (known.done().stream().allMatch(Known.Done::failed)) {
-                add(broughtIn(), true);
+            if (!known.present().isEmpty()) {
+                rates.shows().keySet().stream()
+                        .filter(word -> !present.contains(word) && !absent.contains(word))
+                        .sorted()
+                        .limit(MOST_SILENT)
+                        .forEach(word -> symptoms.add(symptom(rates, word)));
             }
-            double shown = shownToAShop();
+            boolean mended = !known.done().stream().allMatch(Known.Done::failed);
             List<FaultModel.ModelFault> faults = new ArrayList<>();
-            rates.faults()
-                    .forEach(rated ->
-                            faults.add(new FaultModel.ModelFault(rated.fault().words(), rated.rate() * shown)));
+            rates.faults().forEach(rated -> faults.add(mended ? beside(rated) : own(rated)));
             faults.addAll(outside.values());
-            return new Network(FaultModel.of(faults, symptoms), present, absent);
+            Optional<OneMain> main =
+                    mended ? Optional.empty() : Optional.of(new OneMain(rates.extras(), rates.nothingWrong()));
+            return new Network(FaultModel.of(faults, symptoms, main), present, absent);
         }
 
-        private FaultModel.ModelSymptom broughtIn() {
-            return new FaultModel.ModelSymptom(
-                    BROUGHT_IN,
-                    NOTHING_WRONG,
-                    rates.faults().stream()
-                            .map(rated ->
-                                    new FaultModel.ModelCause(rated.fault().words(), 1))
-                            .toList());
+        private static FaultModel.ModelFault own(Rates.Rated rated) {
+            return new FaultModel.ModelFault(rated.fault().words(), rated.rate(), Suspects.isOurs(rated.fault()));
         }
 
-        /**
-         * The share of all units that is brought in, by halving: where too few are, more would be, and the other way round. The shop's rates
-         * are of units that had nothing that is only suspected now.
-         */
-        private double shownToAShop() {
-            double low = 0;
-            double high = 1;
-            for (int n = 0; n < HALVINGS; n++) {
-                double z = (low + high) / 2;
-                double nothing = 1 - NOTHING_WRONG;
-                for (Rates.Rated rated : rates.faults()) {
-                    nothing *= rates.suspects().contains(rated.fault()) ? 1 : 1 - rated.rate() * z;
-                }
-                if (1 - nothing > z) {
-                    low = z;
-                } else {
-                    high = z;
-                }
-            }
-            return Math.max(1e-6, (low + high) / 2);
+        /** What came with a main fault that was mended. */
+        private FaultModel.ModelFault beside(Rates.Rated rated) {
+            double all = rates.faults().stream()
+                    .filter(one -> !Suspects.isOurs(one.fault()))
+                    .mapToDouble(Rates.Rated::rate)
+                    .sum();
+            double chance = Suspects.isOurs(rated.fault()) ? rated.rate() : rates.extras() * rated.rate() / all;
+            return new FaultModel.ModelFault(rated.fault().words(), Math.min(0.99, Math.max(1e-9, chance)));
         }
 
         private void add(FaultModel.ModelSymptom symptom, boolean there) {
@@ -225,7 +202,7 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
 
         private void outside(String name, Map<String, FaultModel.ModelCause> causes) {
             String id = OUTSIDE + name;
-            outside.putIfAbsent(id, new FaultModel.ModelFault(id, OUTSIDE_BAD));
+            outside.putIfAbsent(id, new FaultModel.ModelFault(id, OUTSIDE_BAD, true));
             causes.put(id, new FaultModel.ModelCause(id, CrossedTries.SPOILS));
         }
 

@@ -30,6 +30,11 @@ public final class Suspects {
 
     private Suspects() {}
 
+    /** Whether it is what our own work may have disturbed: it has nothing to do with why the unit came. */
+    static boolean isOurs(FaultName fault) {
+        return fault.wrong().equals(OURS);
+    }
+
     /** The rates with whatever else is suspected; the same if nothing is. */
     public static Rates beside(Rates rates, Known known) {
         Set<String> onRecord =
@@ -68,6 +73,6 @@ public final class Suspects {
             });
             shows.put(word, all);
         });
-        return new Rates(faults, shows, rates.leaks(), rated.keySet());
+        return new Rates(faults, shows, rates.leaks(), rated.keySet(), rates.extras(), rates.nothingWrong());
     }
 }

@@ -13,9 +13,6 @@ final class WeighedSets {
     private final FaultModel model;
     private final Evidence evidence;
     private final Coming coming;
-    /** At each fault how likely none is there from it on, besides others. */
-    private final double[] noneFrom;
-
     private final double[] marginal;
     private final PriorityQueue<Weighed> best = new PriorityQueue<>(Comparator.comparingDouble(Weighed::weight));
     private double total;
@@ -23,19 +20,11 @@ final class WeighedSets {
 
     private record Weighed(List<Integer> faults, double weight) {}
 
-    /** A set on its way: how likely it is so far without a main fault, and with one. */
-    private record Chance(double without, double met) {}
-
     WeighedSets(FaultModel model, Evidence evidence) {
         this.model = model;
         this.evidence = evidence;
         this.coming = Coming.of(model);
         this.marginal = new double[coming.faults()];
-        this.noneFrom = new double[coming.faults() + 1];
-        noneFrom[coming.faults()] = 1;
-        for (int at = coming.faults() - 1; at >= 0; at--) {
-            noneFrom[at] = noneFrom[at + 1] * (1 - coming.beside()[at]);
-        }
     }
 
     /** @return a bound of the share of the posterior that was not weighed */
@@ -50,7 +39,7 @@ final class WeighedSets {
             if (sets > most) {
                 return total > 0 ? Math.min(1, Math.max(0, larger) / total) : 1;
             }
-            choose(0, size, new ArrayList<>(), new Chance(1, 0), evidence.spared());
+            choose(0, size, new ArrayList<>(), Coming.Chance.START, evidence.spared());
             larger -= sizes[size];
             if (size < n && total > 0 && Math.max(0, larger) / total <= Odds.ENOUGH) {
                 return Math.max(0, larger) / total;
@@ -60,28 +49,21 @@ final class WeighedSets {
         return 0;
     }
 
-    private void choose(int from, int left, List<Integer> set, Chance so, double[] spared) {
+    private void choose(int from, int left, List<Integer> set, Coming.Chance so, double[] spared) {
         if (left == 0) {
-            double rest = noneFrom[from];
-            weigh(
-                    set,
-                    coming.chance(set.isEmpty(), so.without() * rest, so.met() * rest) * evidence.likelihood(spared));
+            Coming.Chance all = so;
+            for (int at = from; at < coming.faults(); at++) {
+                all = coming.without(all, at);
+            }
+            weigh(set, coming.of(all) * evidence.likelihood(spared));
             return;
         }
-        double skipped = 1;
+        Coming.Chance skipped = so;
         for (int at = from; at <= coming.faults() - left; at++) {
-            double beside = coming.beside()[at];
             set.add(at);
-            choose(
-                    at + 1,
-                    left - 1,
-                    set,
-                    new Chance(
-                            so.without() * skipped * beside,
-                            skipped * (so.met() * beside + so.without() * coming.asMain()[at])),
-                    evidence.with(spared, at));
+            choose(at + 1, left - 1, set, coming.with(skipped, at), evidence.with(spared, at));
             set.remove(set.size() - 1);
-            skipped *= 1 - beside;
+            skipped = coming.without(skipped, at);
         }
     }
 

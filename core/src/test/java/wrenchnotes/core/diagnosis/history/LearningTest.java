@@ -69,6 +69,22 @@ class LearningTest {
         assertThat(rate(HERE, BELT).behind()).isEqualTo(new Rates.Behind(Level.MODEL, 4, 10));
     }
 
+    /** By hand: of 10 jobs 2 with nothing, 3 with one fault more; the wider level weighs twenty jobs, over all first and then the kind. */
+    @Test
+    void how_many_come_together_is_learned() {
+        Rates fresh = history.rates(HERE, Set.of(), COMPONENTS, List.of());
+        assertThat(List.of(fresh.extras(), fresh.nothingWrong())).containsExactly(0.12, 0.03);
+        came(2, HERE, Set.of(), Set.of());
+        came(5, SISTER, Set.of(BELT), Set.of());
+        came(3, OTHER_MODEL, Set.of(BELT, LATCH), Set.of());
+
+        Rates rates = history.rates(HERE, Set.of(), COMPONENTS, List.of());
+        double extras = (3 + 20 * 0.12) / (8 + 20);
+        assertThat(rates.extras()).isCloseTo((3 + 20 * extras) / (8 + 20), within(1e-12));
+        double nothing = (2 + 20 * 0.03) / (10 + 20);
+        assertThat(rates.nothingWrong()).isCloseTo((2 + 20 * nothing) / (10 + 20), within(1e-12));
+    }
+
     @Test
     void a_hundred_jobs_later_it_is_the_shops_own() {
         came(30, HERE, Set.of(LATCH), Set.of("grinds"));

@@ -37,7 +37,8 @@ class ExplainedTest {
         static Case random(int faults, int told, int others, boolean oneMain, boolean silent, Random random) {
             List<ModelFault> all = new ArrayList<>();
             for (int n = 0; n < faults; n++) {
-                all.add(new ModelFault("f" + n, thousandths(random, 2, 200)));
+                // Of five one is aside, of a unit whose faults come with a main one.
+                all.add(new ModelFault("f" + n, thousandths(random, 2, 200), oneMain && random.nextInt(5) == 0));
             }
             List<ModelSymptom> shown = new ArrayList<>();
             Set<String> present = new TreeSet<>();
@@ -121,33 +122,39 @@ class ExplainedTest {
     }
 
     private static BigDecimal chance(Case one, int set) {
-        int n = one.faults().size();
-        if (one.main().isEmpty()) {
-            BigDecimal chance = BigDecimal.ONE;
-            for (int at = 0; at < n; at++) {
-                BigDecimal prior = exactly(one.faults().get(at).prior());
-                chance = chance.multiply((set >> at & 1) == 1 ? prior : not(prior), DIGITS);
+        BigDecimal aside = BigDecimal.ONE;
+        List<Integer> own = new ArrayList<>();
+        for (int at = 0; at < one.faults().size(); at++) {
+            ModelFault fault = one.faults().get(at);
+            if (one.main().isPresent() && !fault.aside()) {
+                own.add(at);
+            } else {
+                aside = aside.multiply(
+                        (set >> at & 1) == 1 ? exactly(fault.prior()) : not(exactly(fault.prior())), DIGITS);
             }
-            return chance;
         }
-        OneMain main = one.main().get();
-        if (set == 0) {
+        return own.isEmpty() ? aside : aside.multiply(ofOneMain(one, own, set), DIGITS);
+    }
+
+    /** Nothing wrong, or each of those that are there as the main one in turn, and the others there or not besides it. */
+    private static BigDecimal ofOneMain(Case one, List<Integer> own, int set) {
+        OneMain main = one.main().orElseThrow();
+        List<Integer> there = own.stream().filter(at -> (set >> at & 1) == 1).toList();
+        if (there.isEmpty()) {
             return exactly(main.nothingWrong());
         }
         BigDecimal rates =
-                one.faults().stream().map(fault -> exactly(fault.prior())).reduce(BigDecimal.ZERO, BigDecimal::add);
+                own.stream().map(at -> exactly(one.faults().get(at).prior())).reduce(BigDecimal.ZERO, BigDecimal::add);
         BigDecimal all = BigDecimal.ZERO;
-        for (int k = 0; k < n; k++) {
-            if ((set >> k & 1) == 1) {
-                BigDecimal chance = exactly(one.faults().get(k).prior()).divide(rates, DIGITS);
-                for (int at = 0; at < n; at++) {
-                    BigDecimal extra = exactly(main.extras())
-                            .multiply(exactly(one.faults().get(at).prior()))
-                            .divide(rates, DIGITS);
-                    chance = at == k ? chance : chance.multiply((set >> at & 1) == 1 ? extra : not(extra), DIGITS);
-                }
-                all = all.add(chance, DIGITS);
+        for (int k : there) {
+            BigDecimal chance = exactly(one.faults().get(k).prior()).divide(rates, DIGITS);
+            for (int at : own) {
+                BigDecimal extra = exactly(main.extras())
+                        .multiply(exactly(one.faults().get(at).prior()))
+                        .divide(rates, DIGITS);
+                chance = at == k ? chance : chance.multiply(there.contains(at) ? extra : not(extra), DIGITS);
             }
+            all = all.add(chance, DIGITS);
         }
         return all.multiply(not(exactly(main.nothingWrong())), DIGITS);
     }

@@ -182,6 +182,29 @@ export function CheckRows({
   );
 }
 
+/** One of the model's components. */
+export function ComponentPick({
+  label,
+  sheet,
+  value,
+  set,
+}: {
+  label: string;
+  sheet: Schemas['ModelSheet'];
+  value: number;
+  set: (component: number) => void;
+}) {
+  return (
+    <Pick label={label} compact value={value} onChange={(event) => set(Number(event.target.value))}>
+      {sheet.components.map((one) => (
+        <option key={one.id} value={one.id}>
+          {one.name}
+        </option>
+      ))}
+    </Pick>
+  );
+}
+
 type Points = { sheet: Schemas['ModelSheet']; watch: Watch[]; set: (watch: Watch[]) => void };
 
 export function WatchRows(points: Points) {
@@ -226,18 +249,12 @@ function PointRows({
     >
       {(point, change) => (
         <>
-          <Pick
+          <ComponentPick
             label="Component"
-            compact
+            sheet={sheet}
             value={point.component}
-            onChange={(event) => change({ component: Number(event.target.value) })}
-          >
-            {sheet.components.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </Pick>
+            set={(component) => change({ component })}
+          />
           <Text
             label="What to look at"
             compact

@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { Pick, Text } from '../parts/Fields';
 import { quantity } from '../typed/quantity';
-import { Lines } from './OverviewRows';
+import { ComponentPick, Lines } from './OverviewRows';
 
 type Point = Schemas['TestPoint'];
 
@@ -97,18 +97,12 @@ export function TestPointRows({
               </Pick>
             </>
           )}
-          <Pick
+          <ComponentPick
             label="Speaks against"
-            compact
+            sheet={sheet}
             value={point.component}
-            onChange={(event) => change({ component: Number(event.target.value) })}
-          >
-            {sheet.components.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </Pick>
+            set={(component) => change({ component })}
+          />
           <Pick
             label="Reached once this is done"
             compact

@@ -5,6 +5,7 @@ import { floor } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
 import { Pick, Text } from '../parts/Fields';
 import { Empty } from '../parts/States';
+import { ComponentPick } from './ComponentPick';
 
 type Check = Schemas['PlannedCheck'];
 type Mode = Schemas['ServiceMode'];
@@ -179,29 +180,6 @@ export function CheckRows({
         </>
       )}
     </Lines>
-  );
-}
-
-/** One of the model's components. */
-export function ComponentPick({
-  label,
-  sheet,
-  value,
-  set,
-}: {
-  label: string;
-  sheet: Schemas['ModelSheet'];
-  value: number;
-  set: (component: number) => void;
-}) {
-  return (
-    <Pick label={label} compact value={value} onChange={(event) => set(Number(event.target.value))}>
-      {sheet.components.map((one) => (
-        <option key={one.id} value={one.id}>
-          {one.name}
-        </option>
-      ))}
-    </Pick>
   );
 }
 

@@ -2,7 +2,8 @@ import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { Pick, Text } from '../parts/Fields';
 import { quantity } from '../typed/quantity';
-import { ComponentPick, Lines } from './OverviewRows';
+import { ComponentPick } from './ComponentPick';
+import { Lines } from './OverviewRows';
 
 type Point = Schemas['TestPoint'];
 

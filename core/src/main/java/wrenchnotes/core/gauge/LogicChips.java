@@ -9,18 +9,19 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.apache.commons.csv.CSVRecord;
 import wrenchnotes.core.gauge.LogicChip.LogicFunction;
 import wrenchnotes.core.gauge.LogicChip.LogicGate;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
-import wrenchnotes.core.unit.Table;
+import wrenchnotes.core.unit.PublishedTable;
 
 /**
  * The chips that ship with the application (chips.csv, with its source), and how a chip is found by what is printed on it, or by its bare number.
  */
 public final class LogicChips {
 
-    private static final List<LogicChip> SHIPPED = Table.rows(LogicChips.class, "chips.csv").stream()
+    private static final List<LogicChip> SHIPPED = PublishedTable.rows(LogicChips.class, "chips.csv").stream()
             .map(LogicChips::read)
             .toList();
 
@@ -34,17 +35,18 @@ public final class LogicChips {
         return SHIPPED;
     }
 
-    private static LogicChip read(List<String> row) {
-        Optional<Double> bears = row.get(2).isEmpty() ? Optional.empty() : Optional.of(Double.valueOf(row.get(2)));
+    private static LogicChip read(CSVRecord row) {
+        String volts = row.get("open_collector_volts");
+        Optional<Double> bears = volts.isEmpty() ? Optional.empty() : Optional.of(Double.valueOf(volts));
         return new LogicChip(
-                row.get(0),
-                LogicFunction.valueOf(row.get(1)),
+                row.get("number"),
+                LogicFunction.valueOf(row.get("function")),
                 bears.isPresent(),
                 bears,
-                Integer.parseInt(row.get(3)),
-                Integer.parseInt(row.get(4)),
-                Integer.parseInt(row.get(5)),
-                Arrays.stream(row.get(6).split(" ")).map(LogicChips::gate).toList());
+                Integer.parseInt(row.get("pins")),
+                Integer.parseInt(row.get("ground")),
+                Integer.parseInt(row.get("supply")),
+                Arrays.stream(row.get("gates").split(" ")).map(LogicChips::gate).toList());
     }
 
     /** "1,2>3", "1,2>3:NOR". */

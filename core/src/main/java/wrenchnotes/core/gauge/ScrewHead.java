@@ -7,10 +7,9 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import wrenchnotes.core.teardown.Head;
-import wrenchnotes.core.teardown.ThreadTable;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
-import wrenchnotes.core.unit.Table;
+import wrenchnotes.core.unit.PublishedTable;
 
 /**
  * The head of a screw, and which driver its hexalobular recess takes (ISO 10664, T1 to T40; hexalobular.csv).
@@ -19,18 +18,16 @@ import wrenchnotes.core.unit.Table;
  */
 public record ScrewHead(Head type, Optional<Double> acrossMm) {
 
-    private static final Map<Double, String> SIZES = Table.rows(ThreadTable.class, "hexalobular.csv").stream()
+    private static final Map<Double, String> SIZES = PublishedTable.rows(ScrewHead.class, "hexalobular.csv").stream()
             .collect(Collectors.toMap(
-                    row -> Double.parseDouble(row.get(1)), row -> row.get(0), (a, b) -> a, TreeMap::new));
+                    row -> Double.parseDouble(row.get("across_mm")),
+                    row -> row.get("size"),
+                    (a, b) -> a,
+                    TreeMap::new));
 
     public ScrewHead {
         Checked.present("head.type", type);
         acrossMm.ifPresent(value -> Checked.within("head.acrossMm", value, 0.3, 50.0));
-    }
-
-    /** Sizes by their width across the points in mm, from the smallest. */
-    public static Map<Double, String> hexalobularSizes() {
-        return SIZES;
     }
 
     /**

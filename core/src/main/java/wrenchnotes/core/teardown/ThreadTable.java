@@ -5,7 +5,8 @@ import java.util.Map;
 import java.util.NavigableMap;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
-import wrenchnotes.core.unit.Table;
+import org.apache.commons.csv.CSVRecord;
+import wrenchnotes.core.unit.PublishedTable;
 
 /**
  * The threads found in small devices: metric coarse and fine from M1 to M8 (ISO 261), tapping screws (ISO 1478), unified (ASME B1.1), BA (BS
@@ -13,7 +14,7 @@ import wrenchnotes.core.unit.Table;
  */
 public final class ThreadTable {
 
-    private static final List<StandardThread> ALL = Table.rows(ThreadTable.class, "threads.csv").stream()
+    private static final List<StandardThread> ALL = PublishedTable.rows(ThreadTable.class, "threads.csv").stream()
             .map(ThreadTable::read)
             .toList();
 
@@ -29,19 +30,19 @@ public final class ThreadTable {
         return ALL;
     }
 
-    private static StandardThread read(List<String> row) {
-        double most = Double.parseDouble(row.get(4));
-        double pitch = Double.parseDouble(row.get(6));
-        double least = row.get(5).isEmpty() ? most - under(pitch) : Double.parseDouble(row.get(5));
+    private static StandardThread read(CSVRecord row) {
+        double most = Double.parseDouble(row.get("most_mm"));
+        double pitch = Double.parseDouble(row.get("pitch_mm"));
+        String least = row.get("least_mm");
         return new StandardThread(
-                row.get(0),
-                row.get(1),
-                ThreadForm.valueOf(row.get(2)),
-                Double.parseDouble(row.get(3)),
+                row.get("standard"),
+                row.get("designation"),
+                ThreadForm.valueOf(row.get("form")),
+                Double.parseDouble(row.get("nominal_mm")),
                 most,
-                least,
+                least.isEmpty() ? most - under(pitch) : Double.parseDouble(least),
                 pitch,
-                !row.get(7).isEmpty());
+                !row.get("usual").isEmpty());
     }
 
     /**

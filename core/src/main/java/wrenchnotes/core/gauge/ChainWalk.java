@@ -15,7 +15,7 @@ final class ChainWalk {
     private final List<ChainSpan> faults = new ArrayList<>();
     /** What a single fault does not explain. */
     private final List<String> against = new ArrayList<>();
-    /** Index of the stage behind the last good signal; is a guess until one was seen. */
+    /** Index of the stage behind the last good signal; the first stage until one was seen. */
     private int good;
 
     private boolean goodSeen;
@@ -90,14 +90,24 @@ final class ChainWalk {
     }
 
     private ChainFound found(int stage, List<String> reasons) {
+        String name = stages.get(stage).name();
+        // One fault alone cannot be it if something else contradicts it: then a reading is wrong, and which one nobody
+        // knows.
+        boolean sure = firstGoodSeen && (against.isEmpty() || faults.size() > 1);
         reasons.add(
-                firstGoodSeen
-                        ? stages.get(stage).name() + " is the first with a good input and a bad output."
-                        : "Nobody has seen what goes in: probe the input of "
-                                + stages.get(stage).name()
-                                + ". Good, and it is this stage; bad, and the fault lies before this chain.");
-        Optional<Integer> faulty = firstGoodSeen ? Optional.of(stage) : Optional.empty();
-        return new ChainFound(faulty, Optional.empty(), 0, stage, stage, List.copyOf(faults), reasons);
+                !firstGoodSeen
+                        ? "Nobody has seen what goes in: probe the input of " + name
+                                + ". Good, and it is this stage; bad, and the fault lies before this chain."
+                        : name + " is the first with a good input and a bad output"
+                                + (sure ? "." : ", if these readings stay."));
+        return new ChainFound(
+                sure ? Optional.of(stage) : Optional.empty(),
+                Optional.empty(),
+                0,
+                stage,
+                stage,
+                List.copyOf(faults),
+                reasons);
     }
 
     private ChainFound split(ChainSpan span, List<String> reasons) {

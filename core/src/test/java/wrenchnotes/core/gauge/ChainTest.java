@@ -87,6 +87,7 @@ class ChainTest {
         ".b......,,0-0,Nobody has seen what goes in",
         "...b...b,,0-1,2 stages may be it",
         "gg.b.g.b,1,1-1 3-3,several faults at once are possible",
+        "gg.b.g.g,,1-1,'if these readings stay'",
         "g..b.g.b,,0-1 3-3,One fault lies from s0 to s1",
         "gggb..gb,1,1-1 3-3,the input of s3 is good behind a bad signal",
         "g..g..b.,2,2-2,s2 is the first",

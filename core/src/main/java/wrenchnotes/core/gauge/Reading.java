@@ -2,6 +2,7 @@ package wrenchnotes.core.gauge;
 
 import java.util.Optional;
 import wrenchnotes.core.gauge.LimitGauge.Limits;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Checked;
 
 /**
@@ -74,9 +75,7 @@ public record Reading(
 
     /** "19 to 26.6", "up to 80", "from 5"; empty if there is no limit. */
     String limits() {
-        return min.map(least -> max.map(most -> LimitGauge.number(least) + " to " + LimitGauge.number(most))
-                        .orElse("from " + LimitGauge.number(least)))
-                .orElse(max.map(most -> "up to " + LimitGauge.number(most)).orElse(""));
+        return Figures.range(min, max);
     }
 
     private static String said(double value, String unit) {

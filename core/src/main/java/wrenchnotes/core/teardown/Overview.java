@@ -45,12 +45,31 @@ public record Overview(
         watch = watch == null ? List.of() : List.copyOf(watch);
         lookOver = lookOver == null ? List.of() : List.copyOf(lookOver);
         points = points == null ? List.of() : List.copyOf(points);
+        refuseWhatIsMadeFromNothing(points);
+    }
+
+    /** A gauge that is opened for them takes all rails at once, each from another of them. */
+    private static void refuseWhatIsMadeFromNothing(List<TestPoint> points) {
         Set<String> names = new HashSet<>();
+        Set<String> rails = new HashSet<>();
         for (TestPoint point : points) {
             if (!names.add(point.name())) {
                 throw new Invalid("points.name", "Two test points are called \"" + point.name() + "\"");
             }
+            if (point.kind().rail()) {
+                rails.add(point.name());
+            }
         }
+        points.stream()
+                .filter(point -> point.kind().rail() && !point.madeFrom().isEmpty())
+                .filter(point -> !rails.contains(point.madeFrom()))
+                .findFirst()
+                .ifPresent(point -> {
+                    throw new Invalid(
+                            "points.madeFrom",
+                            "\"" + point.name() + "\" is made from \"" + point.madeFrom()
+                                    + "\", which is no rail of these notes");
+                });
     }
 
     /** What is planned to be tested at this stage, in the order of the plan. */

@@ -1,6 +1,7 @@
 package wrenchnotes.core.teardown;
 
 import java.util.Optional;
+import wrenchnotes.core.typed.Figures;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Spoken;
@@ -11,7 +12,7 @@ import wrenchnotes.core.unit.Spoken;
  * @param name up to 40 characters, unique within the notes: "TP4", "5 V"
  * @param component id of the component that a bad reading speaks against
  * @param madeFrom name of the point that a rail is made from; empty for the mains, and for what is no rail
- * @param nominal of a rail, volts; empty if nobody knows it
+ * @param nominal of a rail, volts, 0.1 to 5000 or as much below 0; empty if nobody knows it
  * @param least lowest good value @param most highest good value; a point that is no rail has one of them at least
  * @param unit "mV", "%"; volts if empty
  * @param probes where they go: "red at the leg next to the notch, black at the shield"
@@ -50,7 +51,7 @@ public record TestPoint(
         probes = Checked.optionalText("points.probes", probes, 200);
         conditions = Checked.optionalText("points.conditions", conditions, 120);
         step = Checked.optionalText("points.step", step, 80);
-        nominal.ifPresent(value -> Checked.within("points.nominal", value, -5000.0, 5000.0));
+        nominal.ifPresent(value -> Checked.within("points.nominal", Math.abs(value), 0.1, 5000.0));
         least.ifPresent(value -> Checked.within("points.least", value, -1e9, 1e9));
         most.ifPresent(value -> Checked.within("points.most", value, -1e9, 1e9));
         if (!kind.rail() && least.isEmpty() && most.isEmpty()) {
@@ -71,8 +72,13 @@ public record TestPoint(
         return new TestPoint(name, kind, other, madeFrom, nominal, least, most, unit, probes, conditions, step);
     }
 
-    /** In a list of changes: "5 V, regulated: red at the leg next to the notch". */
+    /** In a list: "5 V, regulated, 5 V: red at the leg next to the notch", "eye, from 0.9 V". */
     public String words() {
-        return name + (kind.rail() ? ", " + kind.words() : "") + (probes.isEmpty() ? "" : ": " + probes);
+        String right = kind.rail()
+                ? kind.words()
+                        + nominal.map(volts -> ", " + Figures.of(volts, 4) + " V")
+                                .orElse("")
+                : Figures.range(least, most) + " " + (unit.isEmpty() ? "V" : unit);
+        return name + ", " + right + (probes.isEmpty() ? "" : ": " + probes);
     }
 }

@@ -1,10 +1,12 @@
 package wrenchnotes.core.teardown;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.check.Stage;
@@ -166,6 +168,50 @@ class NotesTest {
         assertThat(SharedFix.offers(before, late, strange)).isEmpty();
         Teardown barred = Teardown.of(List.of(step("bar", 9, null), step("foot", 3, SCREWS)));
         assertThat(SharedFix.offers(before, grown, barred)).extracting(Step::id).containsExactly("foot");
+    }
+
+    private static TestPoint point(String name, TestPoint.PointKind kind, String from, Double right) {
+        Optional<Double> volts = Optional.ofNullable(right);
+        boolean rail = kind.rail();
+        return new TestPoint(
+                name,
+                kind,
+                7,
+                from,
+                rail ? volts : Optional.empty(),
+                rail ? Optional.empty() : volts,
+                Optional.empty(),
+                "",
+                "red at C4",
+                "",
+                "");
+    }
+
+    private static Overview measured(TestPoint... points) {
+        return new Overview("", null, null, null, null, List.of(points));
+    }
+
+    @Test
+    void testPointsHoldTogetherAndAChangeOfWhatIsRightIsTold() {
+        TestPoint raw = point("raw", TestPoint.PointKind.RAW, "", null);
+        TestPoint five = point("5 V", TestPoint.PointKind.REGULATED, "raw", 5.0);
+        TestPoint eye = point("eye", TestPoint.PointKind.OTHER, "", 0.9);
+        assertThat(measured(five, raw, eye).points())
+                .extracting(TestPoint::words)
+                .containsExactly("5 V, regulated, 5 V: red at C4", "raw, raw: red at C4", "eye, from 0.9 V: red at C4");
+        assertThatThrownBy(() -> measured(five)).hasMessageContaining("which is no rail of these notes");
+        assertThatThrownBy(() -> measured(eye, point("5 V", TestPoint.PointKind.REGULATED, "eye", 5.0)))
+                .hasMessageContaining("no rail");
+        assertThatThrownBy(() -> measured(raw, raw)).hasMessageContaining("Two test points are called \"raw\"");
+        assertThatThrownBy(() -> point("eye", TestPoint.PointKind.OTHER, "", null))
+                .hasMessageContaining("is good");
+        assertThatThrownBy(() -> point("0 V", TestPoint.PointKind.RAW, "", 0.0)).hasMessageContaining("points.nominal");
+        NotesDiff diff = NotesDiff.between(
+                Teardown.of(measured(eye), List.of()),
+                Teardown.of(measured(point("eye", TestPoint.PointKind.OTHER, "", 1.1)), List.of()));
+        assertThat(diff.whole())
+                .containsExactly(
+                        "test point added: eye, from 1.1 V: red at C4", "test point gone: eye, from 0.9 V: red at C4");
     }
 
     @Test

@@ -145,7 +145,8 @@ function Keep({
     const said = as(form.value, means);
     return said && form.send(said);
   };
-  const verdict = now.data?.verdict;
+  // Of what was typed before it says nothing.
+  const verdict = now.isPlaceholderData ? undefined : now.data?.verdict;
   return (
     <Form of={form} name="Keep it" first={false} still gap="6px">
       <Box display="flex" gap="10px" alignItems="center">

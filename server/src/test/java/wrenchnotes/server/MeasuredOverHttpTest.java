@@ -2,6 +2,7 @@ package wrenchnotes.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
+import static wrenchnotes.server.ReadRails.rails;
 
 import java.util.List;
 import java.util.Map;
@@ -28,30 +29,6 @@ class MeasuredOverHttpTest {
         shop = new SmallShop(client);
     }
 
-    private static Map<String, Object> rails(double five, String stage, boolean goodUnit) {
-        Map<String, Object> rail = body("name", "5 V", "kind", "REGULATED", "nominal", 5, "measured", five);
-        Map<String, Object> asked = body("mains", body("nominal", 230, "measured", 231), "rails", List.of(rail));
-        return body(
-                "asked",
-                body("rails", asked),
-                "typed",
-                body("mains", "231", "lines", List.of(body("name", "5 V", "measured", five + " V"))),
-                "place",
-                "supply board",
-                "stage",
-                stage,
-                "goodUnit",
-                goodUnit,
-                "instrument",
-                "bench meter");
-    }
-
-    private static JsonNode saved(long job, Map<String, Object> measured) {
-        Client.Answer answer = client.post("/api/jobs/" + job + "/measurements", measured);
-        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(201);
-        return answer.body();
-    }
-
     private static List<String> story(long job) {
         return StreamSupport.stream(shop.sheet(job).body().get("story").spliterator(), false)
                 .map(line -> line.get("words").asString())
@@ -61,7 +38,7 @@ class MeasuredOverHttpTest {
     @Test
     void aReadingIsSavedWithLimitsVerdictInstrumentAndWho() {
         long job = shop.takenIn();
-        JsonNode row = saved(job, rails(4.6, "before", false));
+        JsonNode row = ReadRails.saved(client, job, rails(4.6, "before", false));
         JsonNode five = row.get("readings").get(1);
         assertThat(five.get("what").asString()).isEqualTo("5 V");
         assertThat(five.get("min").asDouble()).isEqualTo(4.75);
@@ -93,9 +70,9 @@ class MeasuredOverHttpTest {
     @Test
     void stagesOfTheWorkStandBesideAGoodUnitOfTheRevision() {
         long earlier = shop.takenIn();
-        saved(earlier, rails(5.02, "before", true));
+        ReadRails.saved(client, earlier, rails(5.02, "before", true));
         long job = shop.takenIn();
-        saved(job, rails(4.6, "before", false));
+        ReadRails.saved(client, job, rails(4.6, "before", false));
         shop.finding(job, "slack", "REPLACED", null);
         JsonNode measured = client.get("/api/jobs/" + job + "/measurements").body();
         assertThat(measured.get("stages").toString()).isEqualTo("[\"before\",\"after belt replaced\"]");
@@ -118,114 +95,12 @@ class MeasuredOverHttpTest {
                 .isEqualTo(1);
     }
 
-    /** By one key a reading is evidence too: measured good or bad, in the odds and in the story, and gone with the reading when that is struck. */
-    @Test
-    void aVerdictBecomesEvidence() {
-        long job = shop.takenIn();
-        Map<String, Object> bad = rails(4.6, "before", false);
-        bad.put("place", "motor board");
-        bad.put("componentId", shop.belt);
-        bad.put("step", "lid");
-        bad.put("conditions", body("supply", "ON_REQUEST", "warmth", "COLD"));
-        bad.put("means", false);
-        JsonNode row = saved(job, bad);
-        assertThat(row.get("means").asBoolean()).isFalse();
-        assertThat(row.get("conditions").get("supply").asString()).isEqualTo("ON_REQUEST");
-        assertThat(row.get("step").asString()).isEqualTo("lid");
-        assertThat(story(job).get(0)).startsWith("Measured before, on request, cold, motor board.");
-        JsonNode look =
-                client.get("/api/jobs/" + job + "/evidence").body().get("looks").get(0);
-        assertThat(look.get("means").asString()).isEqualTo("MEASURED");
-        assertThat(look.get("good").asBoolean()).isFalse();
-        assertThat(look.get("words").asString()).contains("5 V is the first that is wrong");
-
-        Map<String, Object> warm = rails(4.7, "before", false);
-        warm.put("place", "motor board");
-        warm.put("conditions", body("warmth", "AFTER_TEN_MINUTES"));
-        saved(job, warm);
-        assertThat(client.get("/api/jobs/" + job + "/measurements")
-                        .body()
-                        .get("compared")
-                        .get(0)
-                        .get("table")
-                        .get("titles")
-                        .toString())
-                .isEqualTo("[\"before, on request, cold\",\"before, after ten minutes\"]");
-
-        client.post("/api/measurements/" + row.get("id") + "/strike", Map.of("why", "wrong pin"));
-        assertThat(client.get("/api/jobs/" + job + "/evidence").body().get("looks"))
-                .isEmpty();
-        assertRefused(job, "means", "componentId", body("means", true));
-        assertRefused(job, "means", "means", body("means", true, "componentId", shop.belt, "goodUnit", true));
-        Map<String, Object> open = rails(5.0, "before", false);
-        open.put("componentId", shop.belt);
-        open.put("means", true);
-        open.put(
-                "asked",
-                body(
-                        "rails",
-                        body(
-                                "mains",
-                                body("nominal", 230),
-                                "rails",
-                                List.of(body("name", "5 V", "kind", "REGULATED", "nominal", 5, "measured", 5)))));
-        Client.Answer answer = client.post("/api/jobs/" + job + "/measurements", open);
-        assertThat(answer.status()).isEqualTo(400);
-        assertThat(answer.detail()).contains("leaves it open");
-        assertThat(client.get("/api/jobs/" + job + "/measurements")
-                        .body()
-                        .get("rows")
-                        .size())
-                .as("nothing half kept")
-                .isEqualTo(2);
-    }
-
-    private static void assertRefused(long job, String what, String field, Map<String, Object> more) {
-        Map<String, Object> measured = rails(4.6, "before", false);
-        measured.putAll(more);
-        Client.Answer answer = client.post("/api/jobs/" + job + "/measurements", measured);
-        assertThat(answer.status()).as(what).isEqualTo(400);
-        assertThat(answer.body().toString()).contains("\"" + field + "\"");
-    }
-
-    private static void points(SmallShop of, Object... points) {
-        String notes = "/api/revisions/" + of.revision + "/teardown";
-        long seen = client.get(notes).body().get("number").asLong();
-        Map<String, Object> whole = body("before", "", "points", List.of(points));
-        assertThat(client.put(notes, seen, body("overview", whole, "steps", of.steps(), "why", ""))
-                        .status())
-                .isEqualTo(200);
-    }
-
-    /** What is right here: by the notes with where the probes go, and by what a good unit read. */
-    @Test
-    void whatIsRightHereIsKnownBeforeItIsMeasured() {
-        SmallShop other = new SmallShop(client);
-        long job = other.takenIn();
-        saved(other.takenIn(), rails(5.02, "before", true));
-        points(
-                other,
-                body("name", "5 V", "kind", "REGULATED", "component", other.belt, "nominal", 5, "probes", "red at C4"),
-                body("name", "TP4", "kind", "OTHER", "component", other.belt, "least", 40, "unit", "mV"));
-        JsonNode rails = client.get("/api/jobs/" + job + "/measurements/expected?gauge=RAILS")
-                .body();
-        assertThat(rails.get("points")).hasSize(1);
-        assertThat(rails.get("points").get(0).get("probes").asString()).isEqualTo("red at C4");
-        JsonNode good = rails.get("good").get(0);
-        assertThat(good.get("read").get("place").asString()).isEqualTo("supply board");
-        assertThat(good.get("right").get(1).get("limits").get("min").asDouble()).isEqualTo(4.75);
-        JsonNode limit = client.get("/api/jobs/" + job + "/measurements/expected?gauge=LIMIT")
-                .body();
-        assertThat(limit.get("points").get(0).get("name").asString()).isEqualTo("TP4");
-        assertThat(limit.get("good")).isEmpty();
-    }
-
     /** Seven stages measured, one of them twice: the last five stand, each as it was measured last, in the order in which they came. */
     @Test
     void theLastOfEachStageStands() {
         long job = shop.takenIn();
         for (String stage : List.of("before", "one", "two", "three", "four", "five", "two")) {
-            saved(job, rails(stage.equals("two") ? 4.9 : 4.6, stage, false));
+            ReadRails.saved(client, job, rails(stage.equals("two") ? 4.9 : 4.6, stage, false));
         }
         JsonNode table = client.get("/api/jobs/" + job + "/measurements")
                 .body()
@@ -237,9 +112,9 @@ class MeasuredOverHttpTest {
                 .isEqualTo("4.9 V");
         Map<String, Object> elsewhere = rails(5, "before", false);
         elsewhere.put("place", "Supply Board");
-        saved(job, elsewhere);
+        ReadRails.saved(client, job, elsewhere);
         elsewhere.put("place", "second board");
-        saved(job, elsewhere);
+        ReadRails.saved(client, job, elsewhere);
         assertThat(client.get("/api/jobs/" + job + "/measurements").body().get("compared"))
                 .extracting(one -> one.get("place").asString())
                 .as("small letters or large")

@@ -71,15 +71,20 @@ public class EvidenceService {
     public long look(By who, long jobId, long component, boolean good, Means means, String words) {
         Job job = jobs.job(jobId);
         By by = job.entered(who);
-        ModelStore.ModelComponent one = models.components(job.unit().modelId()).stream()
-                .filter(known -> known.id() == component)
-                .findFirst()
-                .orElseThrow(() -> new Invalid("componentId", "This model has no component " + component));
+        ModelStore.ModelComponent one = component(job, component);
         String said = Checked.optionalText("words", words, 200);
         long id = looks.add(by, jobId, component, good, means, said);
         String story = LookStore.story(one.name(), good, means, said);
         journal.write(by, Journal.Entry.ofJob(jobId, "look", id, story, said));
         return id;
+    }
+
+    /** @throws Invalid if the model of the job's unit has no such component */
+    public ModelStore.ModelComponent component(Job job, long component) {
+        return models.components(job.unit().modelId()).stream()
+                .filter(known -> known.id() == component)
+                .findFirst()
+                .orElseThrow(() -> new Invalid("componentId", "This model has no component " + component));
     }
 
     /** Takes back a look that came with something that was struck, if it still stands. */

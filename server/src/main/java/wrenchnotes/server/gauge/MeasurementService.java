@@ -70,7 +70,9 @@ public class MeasurementService {
     }
 
     public MeasurementRow save(By who, long job, Measured said) {
-        By by = jobs.job(job).entered(who);
+        Job of = jobs.job(job);
+        By by = of.entered(who);
+        said.componentId().ifPresent(component -> evidence.component(of, component));
         Measurement measured = said.asked().measured(chips.added());
         Optional<Long> look = said.means().map(good -> evidence(by, job, said, measured, good));
         long id = measurements.add(by, new NewMeasurement(job, said, measured, look));
@@ -84,13 +86,16 @@ public class MeasurementService {
         return row;
     }
 
-    /** What cannot be told of a reading is no evidence of it either. */
+    /** What cannot be told of a reading is no evidence of it either, and what it says is not turned round. */
     private long evidence(By by, long job, Measured said, Measurement measured, boolean good) {
         rights.must(by, Act.FIND);
-        if (measured.verdict().equals(Optional.of(Judgement.CAN_NOT_SAY))) {
+        if (!measured.verdict().equals(Optional.of(good ? Judgement.GOOD : Judgement.BAD))) {
             throw new Invalid(
                     "means",
-                    "The reading leaves it open: measure what is missing, or say what was seen on the job's sheet");
+                    measured.verdict().equals(Optional.of(good ? Judgement.BAD : Judgement.GOOD))
+                            ? "The reading says " + (good ? "bad" : "good")
+                                    + ": measure again, or say what was seen on the job's sheet"
+                            : "The reading leaves it open: measure what is missing, or say what was seen on the job's sheet");
         }
         String words = measured.words();
         return evidence.look(

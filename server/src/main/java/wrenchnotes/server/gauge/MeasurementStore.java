@@ -33,7 +33,7 @@ public class MeasurementStore {
      * @param goodUnit whether it was read on a good unit, for comparison
      * @param componentId what it speaks of; empty if nobody said
      * @param step of the notes at which it was read; empty for none
-     * @param means whether it was said to mean that the component is good; empty if nothing was said
+     * @param means whether it was said to mean that the component is good; empty if nothing was said, or that was struck
      * @param typed what was typed, as it was typed
      * @param struckWhy why it was struck; empty if it stands
      */
@@ -64,7 +64,7 @@ public class MeasurementStore {
     private static final String MEASUREMENT = """
             SELECT measurement.id, job_id, unit.tag, gauge, place, stage, good_unit, instrument, typed, verdict, words,
                    measurement.at, person.name AS by, struck_why, component_id, step, supply, warmth,
-                   (SELECT good FROM component_look WHERE component_look.id = look_id) AS means
+                   (SELECT good FROM component_look WHERE component_look.id = look_id AND component_look.struck_at IS NULL) AS means
             FROM measurement
             JOIN job ON job.id = job_id
             JOIN unit ON unit.id = job.unit_id

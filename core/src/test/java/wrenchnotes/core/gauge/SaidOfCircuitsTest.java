@@ -3,10 +3,12 @@ package wrenchnotes.core.gauge;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -110,6 +112,14 @@ class SaidOfCircuitsTest {
         return new LogicAsked(chip, rule, Optional.empty(), Optional.ofNullable(supply), pins, Optional.of(u));
     }
 
+    private static final int[][] HEX = {{1, 2}, {3, 4}, {5, 6}, {9, 8}, {11, 10}, {13, 12}};
+
+    /** So many gates of an 04 that do what their inputs ask, and whatever else was read. */
+    private static Object[] inverting(int gates, Object... more) {
+        Stream<Object> pins = Arrays.stream(HEX).limit(gates).flatMap(gate -> Stream.of(gate[0], 0.2, gate[1], 3.0));
+        return Stream.concat(pins, Arrays.stream(more)).toArray();
+    }
+
     @Test
     void aChipSaysByWhichLevelsAndWhatIsOpen() {
         assertThat(logic("74LS04", LogicRule.BENCH, null, 0).reasons())
@@ -129,31 +139,7 @@ class SaidOfCircuitsTest {
                 .contains("2 gates do not do what the inputs ask.");
         assertThat(logic("74LS04", LogicRule.DATASHEET, null, 0, 1, 0.2, 2, 0.2).reasons())
                 .contains("1 gate does not do what the inputs ask.");
-        LogicFound allButOne = logic(
-                "74LS04",
-                LogicRule.DATASHEET,
-                null,
-                0,
-                1,
-                0.2,
-                2,
-                3.0,
-                3,
-                0.2,
-                4,
-                3.0,
-                5,
-                0.2,
-                6,
-                3.0,
-                9,
-                0.2,
-                8,
-                3.0,
-                11,
-                0.2,
-                10,
-                3.0);
+        LogicFound allButOne = logic("74LS04", LogicRule.DATASHEET, null, 0, inverting(5));
         assertThat(allButOne.reasons()).contains("1 gate is open still.");
     }
 
@@ -210,40 +196,7 @@ class SaidOfCircuitsTest {
         assertThat(open.words()).isEqualTo("Chip 74LS04: cannot say. 5 gates are open still.");
         assertThat(open.verdict()).contains(Judgement.CAN_NOT_SAY);
         Measurement good = ElectricReadings.logic(
-                logicAsked(
-                        "74LS04",
-                        LogicRule.DATASHEET,
-                        null,
-                        0,
-                        1,
-                        0.2,
-                        2,
-                        3.0,
-                        3,
-                        0.2,
-                        4,
-                        3.0,
-                        5,
-                        0.2,
-                        6,
-                        3.0,
-                        9,
-                        0.2,
-                        8,
-                        3.0,
-                        11,
-                        0.2,
-                        10,
-                        3.0,
-                        13,
-                        0.2,
-                        12,
-                        3.0,
-                        14,
-                        5.0,
-                        7,
-                        0.0),
-                List.of());
+                logicAsked("74LS04", LogicRule.DATASHEET, null, 0, inverting(6, 14, 5.0, 7, 0.0)), List.of());
         assertThat(good.words()).isEqualTo("Chip 74LS04: good. Every gate does what its inputs ask, as it stands now.");
         assertThat(good.verdict()).contains(Judgement.GOOD);
         assertThat(LogicGauge.of(

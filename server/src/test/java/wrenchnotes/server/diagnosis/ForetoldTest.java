@@ -20,6 +20,9 @@ class ForetoldTest {
         assertThat(foretold.odds.brier())
                 .isLessThan(foretold.ofTheModel.brier())
                 .isLessThan(foretold.withTheSymptom.brier());
+        assertThat(foretold.odds.brier())
+                .as("0.288 when faults first had one main")
+                .isLessThan(0.30);
         assertThat(foretold.odds.first()).isGreaterThan(foretold.ofTheModel.first());
     }
 }

@@ -141,8 +141,7 @@ public final class History {
         List<FaultsTogether> together = Stream.of(Level.ALL, Level.KIND)
                 .flatMap(level -> counts(level, where).stream().map(counts -> counts.together))
                 .toList();
-        return new Rates(
-                rated, shows, leaks, Set.of(), FaultsTogether.extras(together), FaultsTogether.nothingWrong(together));
+        return new Rates(rated, shows, leaks, FaultsTogether.extras(together), FaultsTogether.nothingWrong(together));
     }
 
     /** Jobs with kept time that are like this unit, each once, by the narrowest thing in common; the latest {@value #KEPT} of each level. */

@@ -4,7 +4,6 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.Where.Level;
@@ -14,7 +13,6 @@ import wrenchnotes.core.diagnosis.history.Where.Level;
  *
  * @param faults most frequent first
  * @param shows by symptom, how likely each fault shows it
- * @param suspects those of the faults that no job had and only the bench speaks of: the shop's rates came out without them
  * @param leaks by symptom, how likely it is told of though no fault here explains it
  * @param extras how many further faults a unit with a fault has, 0 to 1
  * @param nothingWrong how many units that come have nothing wrong with them, 0 to below 1
@@ -23,26 +21,24 @@ public record Rates(
         List<Rated> faults,
         Map<String, Map<FaultName, Double>> shows,
         Map<String, Double> leaks,
-        Set<FaultName> suspects,
         double extras,
         double nothingWrong) {
 
     private static final double TAIL = 0.1;
-    /** Before any job is closed. Common practice, no source. */
+    /** Before any job is closed: about one in eight has a second fault. Ours, no source. */
     static final double USUAL_EXTRAS = 0.12;
-
+    /** Before any job is closed. Common practice, no source. */
     static final double USUALLY_NOTHING = 0.03;
 
     public Rates {
         faults = List.copyOf(faults);
         shows = Map.copyOf(shows);
         leaks = Map.copyOf(leaks);
-        suspects = Set.copyOf(suspects);
     }
 
     /** With nothing suspected, and as usual before any job is closed. */
     public Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
-        this(faults, shows, leaks, Set.of(), USUAL_EXTRAS, USUALLY_NOTHING);
+        this(faults, shows, leaks, USUAL_EXTRAS, USUALLY_NOTHING);
     }
 
     /** The jobs behind a rate: the most specific level that has the fault at all. */

@@ -1,5 +1,6 @@
 package wrenchnotes.core.diagnosis.odds;
 
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
@@ -17,9 +18,10 @@ record Coming(double[] beside, double[] asMain, boolean[] aside, Optional<OneMai
     record Chance(double nothing, double without, double met) {
 
         static final Chance START = new Chance(1, 1, 0);
+        static final Chance NONE = new Chance(0, 0, 0);
 
-        Chance times(double share) {
-            return new Chance(nothing * share, without * share, met * share);
+        Chance plus(Chance other) {
+            return new Chance(nothing + other.nothing, without + other.without, met + other.met);
         }
     }
 
@@ -87,14 +89,12 @@ record Coming(double[] beside, double[] asMain, boolean[] aside, Optional<OneMai
     double[] sizes() {
         int n = faults();
         Chance[] of = new Chance[n + 1];
-        java.util.Arrays.fill(of, new Chance(0, 0, 0));
+        Arrays.fill(of, Chance.NONE);
         of[0] = Chance.START;
         for (int at = 0; at < n; at++) {
             for (int size = at + 1; size >= 0; size--) {
-                Chance away = without(of[size], at);
-                Chance there = size > 0 ? with(of[size - 1], at) : new Chance(0, 0, 0);
-                of[size] = new Chance(
-                        away.nothing() + there.nothing(), away.without() + there.without(), away.met() + there.met());
+                Chance there = size > 0 ? with(of[size - 1], at) : Chance.NONE;
+                of[size] = without(of[size], at).plus(there);
             }
         }
         double[] sizes = new double[n + 1];

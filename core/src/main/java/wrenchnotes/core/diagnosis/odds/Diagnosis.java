@@ -63,8 +63,8 @@ public record Diagnosis(
     }
 
     /**
-     * With all other rates held, the posterior odds of a fault are its prior odds times what is seen, whatever the prior: so the
-     * bounds of the rate give bounds of the posterior without weighing anything anew.
+     * With all other rates held, the posterior odds of a fault go nearly as its rate, as main fault and as what came with one: so the bounds of the
+     * rate give bounds of the posterior without weighing anything anew.
      */
     private static Likely likely(Rates.Rated rated, double probability) {
         return new Likely(
@@ -76,8 +76,7 @@ public record Diagnosis(
     }
 
     private static double moved(double posterior, double from, double to) {
-        double kept = Math.min(1 - 1e-9, Math.max(1e-9, to));
-        double odds = posterior / Math.max(1e-12, 1 - posterior) * (kept / (1 - kept)) / (from / (1 - from));
+        double odds = posterior / Math.max(1e-12, 1 - posterior) * to / from;
         return odds / (1 + odds);
     }
 }

@@ -138,25 +138,15 @@ public final class Explained {
 
     /** With the fault there, it explains each told symptom that nothing explained yet with its strength, and none of the absent ones. */
     private double[] spread(double[] sums, int fault) {
-        double[] there = sums.clone();
-        for (int symptom = 0; symptom < told; symptom++) {
-            double spared = seen.presentBy()[symptom][fault];
-            if (spared == 1) {
-                continue;
-            }
-            int bit = 1 << symptom;
-            for (int state = 0; state < states; state++) {
-                if ((state & bit) == 0) {
-                    there[state | bit] += there[state] * (1 - spared);
-                    there[state] *= spared;
-                }
-            }
-        }
-        return times(there, seen.absentBy()[fault]);
+        return there(sums, fault, true);
     }
 
-    /** The same looked at from behind. */
+    /** The same looked at from behind: what a state is worth by the states that it becomes. */
     private double[] gathered(double[] sums, int fault) {
+        return there(sums, fault, false);
+    }
+
+    private double[] there(double[] sums, int fault, boolean forward) {
         double[] there = sums.clone();
         for (int symptom = 0; symptom < told; symptom++) {
             double spared = seen.presentBy()[symptom][fault];
@@ -165,7 +155,13 @@ public final class Explained {
             }
             int bit = 1 << symptom;
             for (int state = 0; state < states; state++) {
-                if ((state & bit) == 0) {
+                if ((state & bit) != 0) {
+                    continue;
+                }
+                if (forward) {
+                    there[state | bit] += there[state] * (1 - spared);
+                    there[state] *= spared;
+                } else {
                     there[state] = there[state] * spared + there[state | bit] * (1 - spared);
                 }
             }

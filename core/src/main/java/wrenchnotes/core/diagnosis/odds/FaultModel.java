@@ -11,7 +11,7 @@ import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
 /**
- * What can be wrong and what it shows: faults are there or not, independently of each other; a symptom is absent only if its
+ * What can be wrong and what it shows: faults are there or not, independently of each other or beside one main one ({@link OneMain}); a symptom is absent only if its
  * leak and each fault that is there fail to cause it. Noisy-OR with a leak (published: Pearl, Probabilistic Reasoning in
  * Intelligent Systems; the QMR network; from memory).
  *

@@ -73,6 +73,6 @@ public final class Suspects {
             });
             shows.put(word, all);
         });
-        return new Rates(faults, shows, rates.leaks(), rated.keySet(), rates.extras(), rates.nothingWrong());
+        return new Rates(faults, shows, rates.leaks(), rates.extras(), rates.nothingWrong());
     }
 }

@@ -113,22 +113,13 @@ class DiagnosisTest {
         double all = 0;
         double none = 0;
         for (int set = 0; set < 8; set++) {
-            double prior = 0;
-            for (int main = 0; main < 3; main++) {
-                double with = (set >> main & 1) * share[main];
-                for (int at = 0; at < 3; at++) {
-                    double extra = 0.12 * share[at];
-                    with *= at == main ? 1 : (set >> at & 1) > 0 ? extra : 1 - extra;
-                }
-                prior += with;
-            }
             double loadsAway = 0.98;
             double skipsAway = 0.98;
             for (int at = 0; at < 3; at++) {
                 loadsAway *= (set >> at & 1) > 0 ? loads[at] : 1;
                 skipsAway *= (set >> at & 1) > 0 ? skips[at] : 1;
             }
-            double weight = (set > 0 ? 0.97 * prior : 0.03) * (1 - loadsAway) * Math.pow(skipsAway, 0.7);
+            double weight = OneMainByHand.chance(share, 0.12, 0.03, set) * (1 - loadsAway) * Math.pow(skipsAway, 0.7);
             all += weight;
             none += set == 0 ? weight : 0;
         }

@@ -89,15 +89,6 @@ class HeardTest {
         double all = 0;
         double[] with = new double[3];
         for (int set = 0; set < 8; set++) {
-            double prior = 0;
-            for (int main = 0; main < 3; main++) {
-                double weight = (set >> main & 1) * share[main];
-                for (int at = 0; at < 3; at++) {
-                    double extra = 0.12 * share[at];
-                    weight *= at == main ? 1 : (set >> at & 1) > 0 ? extra : 1 - extra;
-                }
-                prior += weight;
-            }
             double away = 0.99;
             double quiet = 0.98;
             for (int at = 0; at < 3; at++) {
@@ -105,7 +96,7 @@ class HeardTest {
                 quiet *= (set >> at & 1) > 0 ? 1 - rattles[at] : 1;
             }
             boolean motor = set >= 4;
-            double weight = (set > 0 ? 0.97 * prior : 0.03)
+            double weight = OneMainByHand.chance(share, 0.12, 0.03, set)
                     * (1 - away)
                     * Math.pow(quiet, 0.7)
                     * (1 - (1 - 0.01) * (motor ? 1 - 0.97 : 1));

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.LoadState;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -44,7 +43,7 @@ class GaugesIT {
     @Test
     void eachGaugeDrawsItsExampleByOneKey() {
         EXAMPLES.forEach((gauge, says) -> {
-            show(gauge);
+            window.gauge(gauge);
             page.keyboard().press("e");
             window.says(says.toArray(String[]::new));
             window.assertAccessible();
@@ -54,7 +53,7 @@ class GaugesIT {
     @Test
     void aResultIsCopiedAsItsWords() {
         page.context().grantPermissions(List.of("clipboard-read", "clipboard-write"));
-        show("Limit");
+        window.gauge("Limit");
         page.keyboard().press("e");
         window.says("42.67 mV is within the limit");
         page.keyboard().press("c");
@@ -65,7 +64,7 @@ class GaugesIT {
 
     @Test
     void aBeltIsMeasuredInInchesAndTheImpossibleIsNamed() {
-        show("Belt");
+        window.gauge("Belt");
         measure("motor pulley", "6");
         measure("driven pulley", "0.24in");
         measure("centre to centre", "18");
@@ -80,7 +79,7 @@ class GaugesIT {
 
     @Test
     void theRailsFindTheCulpritAsReadingsComeIn() {
-        show("Rails");
+        window.gauge("Rails");
         page.keyboard().press("e");
         window.says("See to ");
         page.getByLabel("25 V raw measured").fill("24.7");
@@ -99,7 +98,7 @@ class GaugesIT {
     /** One hand on the probe, one key a pin: down one side of the chip and up the other. */
     @Test
     void aChipIsReadWithTheMeter() {
-        show("Logic");
+        window.gauge("Logic");
         page.keyboard().press("u");
         page.getByRole(AriaRole.IMG).waitFor();
         page.getByLabel("Pin 1", exactly()).focus();
@@ -175,7 +174,7 @@ class GaugesIT {
                                 List.of("through", "4.7k", "4700 Ω"),
                                 List.of("through", "1M", "1000000 Ω")));
         typed.forEach((gauge, lines) -> {
-            show(gauge);
+            window.gauge(gauge);
             lines.forEach(line -> {
                 measure(line.get(0), line.get(1));
                 window.says("taken as " + line.get(2));
@@ -184,7 +183,7 @@ class GaugesIT {
                         .isEqualTo(line.get(1));
             });
         });
-        show("Belt");
+        window.gauge("Belt");
         assertThat(page.getByLabel("motor pulley").inputValue())
                 .as("it is there still after going away")
                 .isEqualTo(".25\"");
@@ -203,117 +202,12 @@ class GaugesIT {
                 .waitFor();
     }
 
-    @Test
-    void aReadingIsKeptInAJobAndStandsInItsStory() {
-        int job = (int) page.evaluate("async () => (await (await fetch('/api/rack')).json()).next[0].jobId");
-        page.navigate("/jobs/" + job);
-        window.says("The story so far");
-        page.keyboard().press("d");
-        window.says("Keep it in WN-");
-        show("Rails");
-        page.keyboard().press("e");
-        window.says("See to ");
-        page.getByLabel("Where on the unit").fill("shelf supply");
-        window.click("on a good unit");
-        page.getByLabel("25 V raw measured").fill("24.7");
-        page.getByLabel("15 V measured").fill("15.03");
-        gone("See to ");
-        window.click("Keep it in WN-");
-        window.says("Kept: it stands in the story of");
-        page.getByText("Kept: it").click();
-        window.click("before");
-        page.keyboard().press("e");
-        window.says("14.6 V ≠");
-        page.keyboard().press("s");
-        window.assertAccessible();
-        page.navigate("/jobs/" + job);
-        window.says("Measured before, shelf supply. Rails: 25 V raw is the first that is wrong");
-        Locator table = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("RAILS shelf supply"));
-        assertThat(table.innerText()).contains("good unit", "24.7 V", "14.6 V ≠ (22.29 to 26.6) bad");
-        window.assertAccessible();
-
-        page.getByText("open", new Page.GetByTextOptions().setExact(true))
-                .last()
-                .click();
-        window.says("See to ");
-        assertThat(page.getByLabel("25 V raw measured").inputValue())
-                .as("as it was typed")
-                .isEqualTo("14.6");
-    }
-
-    /** From the bench into a gauge that knows unit, step, probes and what is right there, and back as evidence by one key. */
-    @Test
-    void aPointOfTheNotesIsMeasuredAtTheBenchAndCounts() {
-        int job = (int) page.evaluate("""
-                async () => {
-                  for (let id = 300; id > 0; id--) {
-                    const bench = await fetch(`/api/jobs/${id}/bench`);
-                    if (bench.ok && (b => b.run && b.way.points.length > 0)(await bench.json())) { return id; }
-                  }
-                  return 0;
-                }""");
-        page.navigate("/bench/" + job);
-        page.getByText("Rails: 6").click();
-        window.says(
-                "6 rails of the notes", "plus of the tall capacitor", "The mains was not measured", "Keep it in WN-");
-        page.navigate("/gauges/limit?job=" + job + "&point=eye");
-        window.says("Probes: ring 3 beside the sled");
-        assertThat(page.getByLabel("good from").inputValue()).isEqualTo("0.9");
-        assertThat(page.getByLabel("Where on the unit").inputValue()).isEqualTo("eye");
-        page.getByLabel("reading 1").fill("0.41");
-        window.says("0.41 V is below 0.9", "lens bad");
-        window.click("cold");
-        window.assertAccessible();
-        page.getByLabel("reading 1").blur();
-        page.keyboard().press("b");
-        window.says("it counts in the odds");
-        page.navigate("/jobs/" + job);
-        window.says("Measured after", "It counts in the odds.", "lens");
-        page.navigate("/gauges/logic?job=" + job);
-        page.getByLabel("Chip").fill("74LS04");
-        page.getByLabel("Pin 1", exactly()).fill("lh");
-        page.getByLabel("Pin 2", exactly()).fill("hl");
-        window.says("As its inputs ask.");
-        page.getByLabel("Pin 2", exactly()).fill("h");
-        window.says("When it changes: Pin 2 should be low and is high.");
-    }
-
-    @Test
-    void whatIsTypedGoesAlongToTheJobWhoseTagIsScanned() {
-        String tag = (String) page.evaluate("async () => (await (await fetch('/api/rack')).json()).next[0].tag");
-        show("Limit");
-        page.keyboard().press("e");
-        window.says("42.67 mV is within the limit");
-        Locator scanned = page.getByLabel("To keep it in a job");
-        scanned.fill("WN-9999");
-        page.keyboard().press("Enter");
-        window.says("No unit has this tag or serial.");
-        scanned.fill(tag.toLowerCase(java.util.Locale.ROOT));
-        page.keyboard().press("Enter");
-        window.says("Keep it in " + tag, "42.67 mV is within the limit");
-        page.getByLabel("reading 1").fill("46");
-        window.says("44.33 mV is within the limit");
-        page.reload();
-        window.says("44.33 mV is within the limit");
-        assertThat(page.getByLabel("reading 1").inputValue()).isEqualTo("46");
-    }
-
     private static Page.GetByLabelOptions exactly() {
         return new Page.GetByLabelOptions().setExact(true);
     }
 
     private void gone(String words) {
         page.getByText(words).waitFor(Window.GONE);
-    }
-
-    /** The keys are those of the gauge that is shown: wait until it is. */
-    private void show(String gauge) {
-        window.goTo(gauge);
-        page.locator("nav[aria-label=Gauges] a[aria-current=page]")
-                .getByText(gauge)
-                .waitFor();
-        window.says("Example");
-        page.waitForLoadState(LoadState.NETWORKIDLE);
     }
 
     private void measure(String label, String typed) {

@@ -12,6 +12,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -160,6 +161,16 @@ public final class Window implements AutoCloseable {
     void show(String address) {
         page.navigate(address);
         page.waitForFunction("() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')");
+    }
+
+    /** The keys are those of the gauge that is shown: wait until it is. */
+    void gauge(String gauge) {
+        goTo(gauge);
+        page.locator("nav[aria-label=Gauges] a[aria-current=page]")
+                .getByText(gauge)
+                .waitFor();
+        says("Example");
+        page.waitForLoadState(LoadState.NETWORKIDLE);
     }
 
     /** Waits until the page says each of these. */

@@ -145,6 +145,7 @@ function Keep({
     const said = as(form.value, means);
     return said && form.send(said);
   };
+  useKeys([{ key: 'S', label: 'Keep it in the job', act: () => keep(), off }]);
   // Of what was typed before it says nothing.
   const verdict = now.isPlaceholderData ? undefined : now.data?.verdict;
   return (
@@ -222,7 +223,9 @@ function Keep({
           say={keep}
         />
       )}
-      <KeepKey off={off} keep={() => keep()} words={`Keep it in ${unit?.tag ?? 'the job'}`} />
+      <Act look="main" keyName="S" disabled={off} onClick={() => keep()}>
+        Keep it in {unit?.tag ?? 'the job'}
+      </Act>
       {form.sent && (
         <Box role="status" color="mat" fontWeight={700}>
           Kept{measured.data?.rows.at(-1)?.means !== undefined && ', and it counts in the odds'}: it stands in
@@ -234,15 +237,6 @@ function Keep({
         under &&
         createPortal(<Beside table={now.data.table} />, under)}
     </Form>
-  );
-}
-
-function KeepKey({ off, keep, words }: { off: boolean; keep: () => void; words: string }) {
-  useKeys([{ key: 'S', label: 'Keep it in the job', act: keep, off }]);
-  return (
-    <Act look="main" keyName="S" disabled={off} onClick={keep}>
-      {words}
-    </Act>
   );
 }
 

@@ -28,6 +28,9 @@ export function NextChecks({
           <Box display="flex" gap="10px" justifyContent="space-between" alignItems="center">
             <Box minW={0}>
               <b>{words(advice, atCounter)}</b> · {span(advice.minutes)}
+              {advice.onTheWay.length > 0 && (
+                <Box fontSize="sm">on the way, look at the {advice.onTheWay.join(' and the ')}</Box>
+              )}
               <Box color="muted" fontSize="xs">
                 {why(advice)}
               </Box>

@@ -1,5 +1,6 @@
 package wrenchnotes.core;
 
+import wrenchnotes.core.diagnosis.history.ForetoldTimes;
 import wrenchnotes.core.diagnosis.odds.OddsTimes;
 import wrenchnotes.core.gauge.GaugeTimes;
 import wrenchnotes.core.teardown.plan.PlanTimes;
@@ -12,6 +13,7 @@ public final class CoreTimes {
     public static void main(String[] args) {
         PlanTimes.main(args);
         OddsTimes.main(args);
+        ForetoldTimes.main(args);
         GaugeTimes.main(args);
     }
 }

@@ -25,6 +25,9 @@ public class Book {
 
     private static final Logger LOG = LoggerFactory.getLogger(Book.class);
 
+    /** After so many little changes any more. */
+    private static final int SWEEPS = 3;
+
     private final BookStore store;
     private final Snapshot snapshot;
     private final ReadWriteLock lock = new ReentrantReadWriteLock();
@@ -145,9 +148,14 @@ public class Book {
         upTo = now;
     }
 
+    /** One step a job; whoever begins from nothing goes through all of it again, since the first were weighed by nothing. */
     private void learn() {
+        boolean fromNothing = learned == 0;
         while (learned < past.book().size()) {
             past.book().past(learned++, past.names()).ifPresent(past.history()::learn);
+        }
+        for (int sweep = 0; fromNothing && sweep < SWEEPS; sweep++) {
+            past = new Past(past.book(), past.history().again(past.book().all(past.names())), past.names());
         }
     }
 }

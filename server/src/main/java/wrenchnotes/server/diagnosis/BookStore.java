@@ -17,6 +17,7 @@ import wrenchnotes.core.diagnosis.history.ClosedJob;
 import wrenchnotes.core.diagnosis.history.ComponentWords;
 import wrenchnotes.core.diagnosis.history.Names;
 import wrenchnotes.core.diagnosis.history.SoldUnit;
+import wrenchnotes.core.diagnosis.history.Vocabulary;
 import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.outcome.Outcome;
 import wrenchnotes.core.unit.Kind;
@@ -204,21 +205,23 @@ public class BookStore {
                 .list();
         Map<Long, String> words = new HashMap<>();
         List<String> spoken = new ArrayList<>();
+        Map<String, String> areas = new HashMap<>();
         jdbc.sql("""
-                        SELECT said.id, word.name, said.merged_into IS NULL AS spoken
+                        SELECT said.id, word.name, word.area, said.merged_into IS NULL AS spoken
                         FROM symptom AS said JOIN symptom AS word ON word.id = COALESCE(said.merged_into, said.id)
                         ORDER BY said.id
                         """).query(row -> {
             words.put(row.getLong("id"), row.getString("name"));
             if (row.getBoolean("spoken")) {
                 spoken.add(row.getString("name"));
+                areas.put(row.getString("name"), row.getString("area"));
             }
         });
         Map<String, String> wrongs = new HashMap<>();
         jdbc.sql("SELECT said, means FROM wrong_word").query(row -> {
             wrongs.put(row.getString("said"), row.getString("means"));
         });
-        return Names.of(revisions, components, faults, words, spoken, wrongs);
+        return Names.of(revisions, components, faults, words, new Vocabulary(spoken, areas), wrongs);
     }
 
     /** A fault that a model's own words name; what was only ever upkeep or a remark is none. */

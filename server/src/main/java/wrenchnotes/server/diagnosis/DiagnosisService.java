@@ -3,7 +3,6 @@ package wrenchnotes.server.diagnosis;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +27,7 @@ import wrenchnotes.core.diagnosis.odds.Diagnosis;
 import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.Warranty;
+import wrenchnotes.core.teardown.plan.Reach;
 import wrenchnotes.server.bench.BenchStore;
 import wrenchnotes.server.teardown.Nearness;
 
@@ -39,9 +39,6 @@ public class DiagnosisService {
     private static final double ASK_MINUTES = 0.5;
 
     private static final double TRY_MINUTES = 3;
-    /** Common practice for a component that no notes lead to: half an hour of finding out. */
-    private static final double UNKNOWN_WAY = 30;
-
     private static final int SHOWN = 8;
 
     private final Book book;
@@ -74,7 +71,7 @@ public class DiagnosisService {
         return judge(new Asked(
                 units.where(revision),
                 Known.told(present, absent),
-                nearness.minutes(revision, Optional.empty(), Set.of()),
+                nearness.ways(revision, Optional.empty(), Set.of()),
                 ASK_MINUTES,
                 Map.of(),
                 unit,
@@ -86,55 +83,12 @@ public class DiagnosisService {
         return judge(new Asked(
                 units.where(job.revisionId()),
                 units.known(job.id()),
-                nearness.minutes(job.revisionId(), job.openedWith(), Set.copyOf(StepEntry.open(bench.steps(job.id())))),
+                nearness.ways(job.revisionId(), job.openedWith(), Set.copyOf(StepEntry.open(bench.steps(job.id())))),
                 job.openedWith().isPresent() ? TRY_MINUTES : ASK_MINUTES,
                 evidence.overruled(job.id()).stream()
                         .collect(Collectors.toMap(EvidenceStore.OverruledRow::fault, Function.identity())),
                 Optional.of(job.unitId()),
                 now));
-    }
-
-    /**
-     * What is asked of a unit.
-     *
-     * @param minutesTo by component: to get at it from what is open
-     * @param askMinutes what it takes to ask for a symptom, or to try it
-     * @param said a person's word, by fault
-     * @param unit empty if it was never here before
-     */
-    private record Asked(
-            Where where,
-            Known known,
-            Map<String, Double> minutesTo,
-            double askMinutes,
-            Map<FaultName, EvidenceStore.OverruledRow> said,
-            Optional<Long> unit,
-            Instant now) {
-
-        /** The same, with everything called what it counts as. */
-        Asked called(Names names) {
-            long model = where.model();
-            Map<String, Double> minutes = new HashMap<>();
-            minutesTo.forEach((component, to) -> minutes.merge(names.component(model, component), to, Math::min));
-            Map<FaultName, EvidenceStore.OverruledRow> words = new HashMap<>();
-            said.forEach((fault, row) -> words.put(names.fault(model, fault), row));
-            return new Asked(
-                    where,
-                    known.called(name -> names.component(model, name), fault -> names.fault(model, fault)),
-                    minutes,
-                    askMinutes,
-                    words,
-                    unit,
-                    now);
-        }
-
-        /** Faults that were dealt with on this stay. */
-        Set<FaultName> done() {
-            return known.done().stream()
-                    .filter(one -> !one.failed() || one.remedy() == Remedy.REPLACED)
-                    .map(Known.Done::fault)
-                    .collect(Collectors.toSet());
-        }
     }
 
     /**
@@ -152,7 +106,7 @@ public class DiagnosisService {
         Names names = past.names();
         Where where = asked.where();
         return new Learned(
-                history.rates(where, known, names.components(), names.spoken()),
+                history.rates(where, known, names.components(), names.vocabulary()),
                 history.work(where),
                 history.success(where),
                 history.jobs(Where.Level.REVISION, where),
@@ -231,7 +185,8 @@ public class DiagnosisService {
                             likely.low(),
                             likely.high(),
                             likely.behind(),
-                            Optional.ofNullable(asked.minutesTo().get(fault.component())),
+                            Optional.ofNullable(asked.ways().get(fault.component()))
+                                    .map(Reach.WayIn::minutes),
                             done.contains(fault),
                             Optional.ofNullable(asked.said().get(fault)),
                             earlierFix(earlier, fault, asked.now()));
@@ -278,7 +233,7 @@ public class DiagnosisService {
         known.looks().stream()
                 .filter(look -> look.by() != Means.LOOKED)
                 .forEach(look -> leaveOut.add(look.component()));
-        return NextCheck.best(rates, known, asked.minutesTo(), UNKNOWN_WAY, asked.askMinutes(), leaveOut).stream()
+        return NextCheck.best(rates, known, asked.asWays(), asked.askMinutes(), leaveOut).stream()
                 .map(check -> new UnitOdds.CheckAdvice(
                         check.how().isEmpty() ? check.what() : own(ids, check.what()),
                         check.how().isEmpty(),
@@ -287,6 +242,7 @@ public class DiagnosisService {
                                 .filter(entry -> entry.getKey().component().equals(check.what()))
                                 .map(entry -> entry.getValue().componentId())
                                 .findFirst(),
+                        check.onTheWay().stream().map(one -> own(ids, one)).toList(),
                         check.bits(),
                         check.minutes(),
                         check.likely(),

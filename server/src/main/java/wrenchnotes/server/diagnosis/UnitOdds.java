@@ -34,8 +34,8 @@ public record UnitOdds(
 
     /**
      * @param componentId empty if the model has no such component: the fault is from the shipped table
-     * @param low the probability with the fault's rate at its lower tenth
-     * @param high with the rate at its upper tenth
+     * @param low a tenth of what rates and strengths may be puts the probability there or below
+     * @param high a tenth puts it there or above
      * @param minutesTo to get at it from what is open; empty if no notes lead there
      * @param out whether it was found and dealt with on this stay
      * @param overruled a person's word on it
@@ -56,12 +56,14 @@ public record UnitOdds(
     /**
      * @param ask whether it is a symptom to be asked for or tried rather than a component
      * @param componentId of the component
+     * @param onTheWay components to look at on the way there, nearest first; bits and minutes are of all of it
      */
     public record CheckAdvice(
             String what,
             boolean ask,
             Optional<Means> how,
             Optional<Long> componentId,
+            List<String> onTheWay,
             double bits,
             double minutes,
             double likely,

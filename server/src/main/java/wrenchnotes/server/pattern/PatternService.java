@@ -14,8 +14,9 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.diagnosis.history.ClosedBook;
 import wrenchnotes.core.diagnosis.history.Comeback;
+import wrenchnotes.core.diagnosis.history.FindingCount;
+import wrenchnotes.core.diagnosis.history.FindingSort;
 import wrenchnotes.core.pattern.Share;
 import wrenchnotes.server.diagnosis.Book;
 
@@ -60,7 +61,7 @@ public class PatternService {
     public record Patterns(Instant from, int jobs, List<FaultPattern> faults, List<UpkeepDone> upkeep) {}
 
     /** What was counted. */
-    record Tally(Map<Long, Integer> jobs, Map<ClosedBook.Sort, ClosedBook.Count> faults) {}
+    record Tally(Map<Long, Integer> jobs, Map<FindingSort, FindingCount> faults) {}
 
     Tally tally(Instant from, OptionalLong revision) {
         List<Comeback.AtFault> open = store.openFaults();
@@ -120,7 +121,7 @@ public class PatternService {
                 .toList();
     }
 
-    private record Counted(ClosedBook.Sort sort, ClosedBook.Count count) {}
+    private record Counted(FindingSort sort, FindingCount count) {}
 
     private static FaultPattern pattern(
             PatternStore.FaultName name, long revision, String revisionName, int jobs, List<Counted> counts) {
@@ -128,8 +129,8 @@ public class PatternService {
                 counts.stream().collect(Collectors.groupingBy(one -> one.sort().remedy())).entrySet().stream()
                         .map(entry -> new RemedyCount(
                                 entry.getKey(),
-                                sum(entry.getValue(), ClosedBook.Count::findings),
-                                sum(entry.getValue(), ClosedBook.Count::comebacks)))
+                                sum(entry.getValue(), FindingCount::findings),
+                                sum(entry.getValue(), FindingCount::comebacks)))
                         .sorted(Comparator.comparingInt(RemedyCount::count)
                                 .reversed()
                                 .thenComparing(RemedyCount::remedy))
@@ -144,11 +145,11 @@ public class PatternService {
                 name.model(),
                 revision,
                 revisionName,
-                Share.of(sum(counts, ClosedBook.Count::jobs), jobs),
+                Share.of(sum(counts, FindingCount::jobs), jobs),
                 customer,
                 resale,
                 remedies,
-                sum(counts, ClosedBook.Count::comebacks));
+                sum(counts, FindingCount::comebacks));
     }
 
     private static int jobs(List<Counted> counts, Ownership ownership) {
@@ -156,10 +157,10 @@ public class PatternService {
                 counts.stream()
                         .filter(count -> count.sort().ownership() == ownership)
                         .toList(),
-                ClosedBook.Count::jobs);
+                FindingCount::jobs);
     }
 
-    private static int sum(List<Counted> counts, ToIntFunction<ClosedBook.Count> of) {
+    private static int sum(List<Counted> counts, ToIntFunction<FindingCount> of) {
         return counts.stream().mapToInt(one -> of.applyAsInt(one.count())).sum();
     }
 }

@@ -19,7 +19,7 @@ public class Nearness {
     private final NotesStore notes;
     private final ModelStore models;
     /** Saved notes never change, so neither does the way into a closed unit. */
-    private final Map<Long, Map<Long, Double>> closed = new ConcurrentHashMap<>();
+    private final Map<Long, Map<Long, Reach.WayIn>> closed = new ConcurrentHashMap<>();
 
     Nearness(NotesStore notes, ModelStore models) {
         this.notes = notes;
@@ -31,26 +31,26 @@ public class Nearness {
      * @param open steps that are open
      * @return by name of component in lower case; what the notes do not reach is left out
      */
-    public Map<String, Double> minutes(long revision, Optional<Long> openedWith, Set<String> open) {
+    public Map<String, Reach.WayIn> ways(long revision, Optional<Long> openedWith, Set<String> open) {
         NotesStore.Version version = openedWith.map(notes::version).orElseGet(() -> notes.newest(revision));
-        Map<Long, Double> byId =
-                open.isEmpty() ? closed(version) : Reach.minutes(version.teardown(), open, Costs.USUAL);
-        Map<String, Double> byName = new HashMap<>();
+        Map<Long, Reach.WayIn> byId =
+                open.isEmpty() ? closed(version) : Reach.ways(version.teardown(), open, Costs.USUAL);
+        Map<String, Reach.WayIn> byName = new HashMap<>();
         models.components(models.revision(revision).modelId()).forEach(component -> {
-            Double minutes = byId.get(component.id());
-            if (minutes != null) {
-                byName.put(component.name().toLowerCase(Locale.ROOT), minutes);
+            Reach.WayIn way = byId.get(component.id());
+            if (way != null) {
+                byName.put(component.name().toLowerCase(Locale.ROOT), way);
             }
         });
         return byName;
     }
 
-    private Map<Long, Double> closed(NotesStore.Version version) {
+    private Map<Long, Reach.WayIn> closed(NotesStore.Version version) {
         if (closed.size() > KEPT) {
             closed.clear();
         }
         return version.id() == 0
                 ? Map.of()
-                : closed.computeIfAbsent(version.id(), id -> Reach.minutes(version.teardown(), Set.of(), Costs.USUAL));
+                : closed.computeIfAbsent(version.id(), id -> Reach.ways(version.teardown(), Set.of(), Costs.USUAL));
     }
 }

@@ -19,7 +19,7 @@ import wrenchnotes.server.Client;
 import wrenchnotes.server.PackagedShop;
 import wrenchnotes.server.WrenchNotes;
 import wrenchnotes.server.diagnosis.Book;
-import wrenchnotes.server.diagnosis.Foretold;
+import wrenchnotes.server.diagnosis.ForetoldDemo;
 import wrenchnotes.server.ground.Snapshot;
 
 /**
@@ -67,8 +67,8 @@ public final class Figures {
             Path demo = work.resolve("demo");
             try (ConfigurableApplicationContext shop = start(demo, JUST_THE_SHOP, "--wrenchnotes.demo=true")) {
                 shop.getBean(Snapshot.class)
-                        .read(() -> shop.getBean(Book.class).ask(Foretold::of))
-                        .print();
+                        .read(() -> shop.getBean(Book.class).ask(ForetoldDemo::of))
+                        .print("the demo");
             }
             String part = System.getenv().getOrDefault("PART", "all");
             boolean all = part.equals("all");

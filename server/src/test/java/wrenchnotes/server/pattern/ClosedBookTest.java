@@ -18,8 +18,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.diagnosis.history.ClosedBook;
 import wrenchnotes.core.diagnosis.history.Comeback;
+import wrenchnotes.core.diagnosis.history.FindingCount;
+import wrenchnotes.core.diagnosis.history.FindingSort;
 import wrenchnotes.server.RunningShop;
 import wrenchnotes.server.diagnosis.Book;
 import wrenchnotes.server.diagnosis.FindingStore;
@@ -81,7 +82,7 @@ class ClosedBookTest {
                 assertThat(counted.jobs()).isEqualTo(jobs(from, revision));
                 assertThat(counted.faults()).isEqualTo(faults(from, revision));
                 comebacks += counted.faults().values().stream()
-                        .mapToInt(ClosedBook.Count::comebacks)
+                        .mapToInt(FindingCount::comebacks)
                         .sum();
             }
         }
@@ -162,20 +163,20 @@ class ClosedBookTest {
         return counts;
     }
 
-    private Map<ClosedBook.Sort, ClosedBook.Count> faults(Instant from, Long revision) {
-        Map<ClosedBook.Sort, ClosedBook.Count> counts = new HashMap<>();
+    private Map<FindingSort, FindingCount> faults(Instant from, Long revision) {
+        Map<FindingSort, FindingCount> counts = new HashMap<>();
         jdbc.sql(FAULTS)
                 .param("from", from.toEpochMilli())
                 .param("revision", revision)
                 .query(row -> {
                     counts.put(
-                            new ClosedBook.Sort(
+                            new FindingSort(
                                     row.getLong("revision_id"),
                                     row.getLong("fault_id"),
                                     FindingKind.valueOf(row.getString("kind")),
                                     Ownership.valueOf(row.getString("ownership")),
                                     Remedy.valueOf(row.getString("remedy"))),
-                            new ClosedBook.Count(row.getInt("findings"), row.getInt("jobs"), row.getInt("comebacks")));
+                            new FindingCount(row.getInt("findings"), row.getInt("jobs"), row.getInt("comebacks")));
                 });
         return counts;
     }

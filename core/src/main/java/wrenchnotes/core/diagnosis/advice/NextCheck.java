@@ -4,150 +4,222 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.history.Rates;
-import wrenchnotes.core.diagnosis.odds.Explained;
 import wrenchnotes.core.diagnosis.odds.FaultModel;
 import wrenchnotes.core.diagnosis.odds.Known;
+import wrenchnotes.core.diagnosis.odds.LikelySets;
 import wrenchnotes.core.diagnosis.odds.Network;
 import wrenchnotes.core.diagnosis.odds.Suspects;
 
 /**
- * What to look at or to ask next: whatever tells most about the faults for each minute it takes.
+ * What to look at or to ask next: whatever tells most about the faults for each minute it takes, with what lies open on the way looked at too where that
+ * tells more a minute than without.
  *
- * <p>What a check tells is by how much it is expected to lessen the doubt about each fault: the sum over the faults of the binary
- * entropy before, less the mean of it after, in bits (information gain, published: Shannon 1948). Its minutes include the way to get at the
- * component from what is open now. For one fault and independent checks the best order is known; CheckOrderTest holds this to it.
+ * <p>What a check tells is its mutual information with the set of faults, in bits (published: Shannon 1948; Cover and Thomas, Elements of Information Theory,
+ * chapter 2; from memory): the doubt about its answer less what of that is left once the faults are known. Of several at once, that of all their answers.
+ * For one fault and independent checks the best order is known; CheckOrderTest holds this to it, NextCheckTest to enumeration.
  *
  * @param what name of a component to look at or measure, or a symptom to ask for or try
  * @param how by which means; empty for a symptom
- * @param bits expected, 0 or more
- * @param minutes above 0
+ * @param onTheWay components to look at on the way there, nearest first
+ * @param bits expected of all of it, 0 or more
+ * @param minutes all of it takes, above 0
  * @param likely how likely it comes out bad, or the symptom is there
  * @param settles the faults that it tells most about, at most two, most first
  */
 public record NextCheck(
-        String what, Optional<Means> how, double bits, double minutes, double likely, List<FaultName> settles) {
+        String what,
+        Optional<Means> how,
+        List<String> onTheWay,
+        double bits,
+        double minutes,
+        double likely,
+        List<FaultName> settles) {
 
     private static final int SHOWN = 3;
+    /** More on one way nobody keeps in mind. */
+    private static final int MOST_ON_THE_WAY = 2;
     /** Components with less than this between them are not worth a look yet. */
     private static final double TOO_UNLIKELY = 0.01;
     /** A question that no fault answers is not worth asking. */
     private static final double SAYS_LITTLE = 0.1;
 
-    /**
-     * @param minutesTo by name of component in lower case, how long it takes to get at it from what is open now
-     * @param unknownWay minutes to a component that is not in there
-     * @param askMinutes what one question or try takes
-     * @param leaveOut what was looked at or overruled already: names of components
-     * @return the best three, best first, no component or symptom twice; empty if nothing is left that would tell
-     */
-    public static List<NextCheck> best(
-            Rates history,
-            Known known,
-            Map<String, Double> minutesTo,
-            double unknownWay,
-            double askMinutes,
-            Set<String> leaveOut) {
-        Rates rates = Suspects.beside(history, known);
-        Network now = Network.of(rates, known);
-        if (now.present().size() >= Network.MOST_PRESENT) {
-            return List.of();
-        }
-        Explained.Marginals before = now.marginals();
-        if (!(before.evidence() > 0)) {
-            return List.of();
-        }
-        List<NextCheck> all = new ArrayList<>();
-        for (String component : components(rates, before)) {
-            if (leaveOut.contains(component)) {
-                continue;
-            }
-            double way = minutesTo.getOrDefault(component, unknownWay);
-            for (Means means : List.of(Means.LOOKED, Means.MEASURED)) {
-                Network.look("check", component, means, rates)
-                        .ifPresent(check -> all.add(
-                                tell(now, before, check, component, Optional.of(means), way + means.minutes(), rates)));
-            }
-        }
-        for (String word : rates.shows().keySet()) {
-            boolean said = known.present().contains(word) || known.absent().contains(word);
-            if (!said && worthAsking(word, rates, before)) {
-                all.add(tell(now, before, Network.symptom(rates, word), word, Optional.empty(), askMinutes, rates));
-            }
-        }
-        all.removeIf(check -> check.bits() < 1e-4);
-        all.sort(Comparator.comparingDouble(NextCheck::bitsPerMinute).reversed().thenComparing(NextCheck::what));
-        Set<String> shown = new HashSet<>();
-        return all.stream()
-                .filter(check -> shown.add(check.what()))
-                .limit(SHOWN)
-                .toList();
-    }
-
     public double bitsPerMinute() {
         return bits / minutes;
     }
 
-    private static List<String> components(Rates rates, Explained.Marginals before) {
-        List<String> components = new ArrayList<>();
-        for (int at = 0; at < rates.faults().size(); at++) {
-            String component = rates.faults().get(at).fault().component();
-            if (before.probabilities()[at] >= TOO_UNLIKELY && !components.contains(component)) {
-                components.add(component);
+    /**
+     * @param askMinutes what one question or try takes
+     * @param leaveOut what was looked at or overruled already: names of components
+     * @return the best three, best first, no component or symptom twice; empty if nothing is left that would tell
+     */
+    public static List<NextCheck> best(Rates history, Known known, Ways ways, double askMinutes, Set<String> leaveOut) {
+        Rates rates = Suspects.beside(history, known);
+        Network now = Network.of(rates, known);
+        return now.likelySets()
+                .map(sets -> new Choice(rates, now, sets, ways).best(known, askMinutes, leaveOut))
+                .orElse(List.of());
+    }
+
+    /** @param shows of each set, how likely it comes out bad */
+    private record Check(String what, Optional<Means> how, double minutes, double[] shows) {}
+
+    private static final class Choice {
+
+        private final Rates rates;
+        private final Network now;
+        private final LikelySets sets;
+        private final Ways ways;
+        private final double[] before;
+        private final JointInformation information;
+
+        Choice(Rates rates, Network now, LikelySets sets, Ways ways) {
+            this.rates = rates;
+            this.now = now;
+            this.sets = sets;
+            this.ways = ways;
+            this.before = sets.marginals(sets.shares());
+            this.information = new JointInformation(sets.shares());
+        }
+
+        List<NextCheck> best(Known known, double askMinutes, Set<String> leaveOut) {
+            List<String> components = components(leaveOut);
+            List<NextCheck> all = new ArrayList<>();
+            for (String component : components) {
+                for (Means means : List.of(Means.LOOKED, Means.MEASURED)) {
+                    look(component, means).ifPresent(check -> all.add(withTheWay(check, components)));
+                }
             }
-        }
-        return components;
-    }
-
-    private static boolean worthAsking(String word, Rates rates, Explained.Marginals before) {
-        for (int at = 0; at < rates.faults().size(); at++) {
-            FaultName fault = rates.faults().get(at).fault();
-            if (before.probabilities()[at] >= TOO_UNLIKELY
-                    && rates.shows().get(word).getOrDefault(fault, 0.0) >= SAYS_LITTLE) {
-                return true;
+            for (String word : rates.shows().keySet()) {
+                boolean said = known.present().contains(word) || known.absent().contains(word);
+                if (!said && worthAsking(word)) {
+                    all.add(ask(word, askMinutes));
+                }
             }
+            all.removeIf(check -> check.bits() < 1e-4);
+            all.sort(Comparator.comparingDouble(NextCheck::bitsPerMinute)
+                    .reversed()
+                    .thenComparing(NextCheck::what));
+            Set<String> shown = new HashSet<>();
+            return all.stream()
+                    .filter(check -> shown.add(check.what()))
+                    .limit(SHOWN)
+                    .toList();
         }
-        return false;
-    }
 
-    private static NextCheck tell(
-            Network now,
-            Explained.Marginals before,
-            FaultModel.ModelSymptom check,
-            String what,
-            Optional<Means> how,
-            double minutes,
-            Rates rates) {
-        Explained.Marginals bad = now.with(check, true).marginals();
-        Explained.Marginals good = now.with(check, false).marginals();
-        double likely = Math.min(1, bad.evidence() / before.evidence());
-        double bits = 0;
-        double[] each = new double[rates.faults().size()];
-        for (int at = 0; at < each.length; at++) {
-            each[at] = Math.max(
-                    0,
-                    entropy(before.probabilities()[at])
-                            - likely * entropy(bad.probabilities()[at])
-                            - (1 - likely) * entropy(good.probabilities()[at]));
-            bits += each[at];
+        private List<String> components(Set<String> leaveOut) {
+            return IntStream.range(0, rates.faults().size())
+                    .filter(at -> before[at] >= TOO_UNLIKELY)
+                    .mapToObj(at -> rates.faults().get(at).fault().component())
+                    .filter(component -> !leaveOut.contains(component))
+                    .distinct()
+                    .toList();
         }
-        List<FaultName> settles = IntStream.range(0, each.length)
-                .boxed()
-                .filter(at -> each[at] > 0)
-                .sorted(Comparator.comparingDouble((Integer at) -> -each[at]))
-                .limit(2)
-                .map(at -> rates.faults().get(at).fault())
-                .toList();
-        return new NextCheck(what, how, bits, minutes, likely, settles);
-    }
 
-    private static double entropy(double p) {
-        return p <= 0 || p >= 1 ? 0 : -(p * Math.log(p) + (1 - p) * Math.log(1 - p)) / Math.log(2);
+        private boolean worthAsking(String word) {
+            return IntStream.range(0, rates.faults().size())
+                    .anyMatch(at -> before[at] >= TOO_UNLIKELY
+                            && rates.shows()
+                                            .get(word)
+                                            .getOrDefault(rates.faults().get(at).fault(), 0.0)
+                                    >= SAYS_LITTLE);
+        }
+
+        /** Set against not having heard of it at all: so far silence has said a part of it. */
+        private NextCheck ask(String word, double askMinutes) {
+            FaultModel.ModelSymptom symptom = Network.symptom(rates, word);
+            LikelySets unheard = sets.before(symptom, now.silentOn(word));
+            Check check = new Check(word, Optional.empty(), askMinutes, unheard.shows(symptom));
+            return new Choice(rates, now, unheard, ways).told(check, List.of());
+        }
+
+        private Optional<Check> look(String component, Means means) {
+            Optional<FaultModel.ModelSymptom> check = Network.look("check", component, means, rates);
+            return check.map(one -> new Check(component, Optional.of(means), means.minutes(), sets.shows(one)));
+        }
+
+        /** Whatever else lies open on the way is looked at too, one after the other, as long as that tells more a minute. */
+        private NextCheck withTheWay(Check target, List<String> components) {
+            List<Check> along = new ArrayList<>();
+            NextCheck best = told(target, along);
+            Set<String> passing = ways.passing(target.what());
+            List<Check> left = new ArrayList<>();
+            components.stream()
+                    .filter(one -> !one.equals(target.what()) && passing.contains(one))
+                    .forEach(one -> look(one, Means.LOOKED).ifPresent(left::add));
+            while (along.size() < MOST_ON_THE_WAY && !left.isEmpty()) {
+                Check added = null;
+                NextCheck better = best;
+                for (Check one : left) {
+                    List<Check> more = new ArrayList<>(along);
+                    more.add(one);
+                    NextCheck with = told(target, more);
+                    if (with.bitsPerMinute() > better.bitsPerMinute()) {
+                        better = with;
+                        added = one;
+                    }
+                }
+                if (added == null) {
+                    return best;
+                }
+                along.add(added);
+                left.remove(added);
+                best = better;
+            }
+            return best;
+        }
+
+        private NextCheck told(Check check, List<Check> along) {
+            List<double[]> answers = new ArrayList<>();
+            answers.add(check.shows());
+            along.forEach(one -> answers.add(one.shows()));
+            double way = check.how().isPresent() ? ways.to(check.what()) : 0;
+            double minutes = way
+                    + check.minutes()
+                    + along.stream().mapToDouble(Check::minutes).sum();
+            double likely = information.likely(check.shows());
+            return new NextCheck(
+                    check.what(),
+                    check.how(),
+                    along.stream()
+                            .map(Check::what)
+                            .sorted(Comparator.comparingDouble(ways::to))
+                            .toList(),
+                    information.bits(answers),
+                    minutes,
+                    likely,
+                    settles(check, likely));
+        }
+
+        /** By how much the doubt about each fault by itself is lessened. */
+        private List<FaultName> settles(Check check, double likely) {
+            double[] share = sets.shares();
+            double[] bad = new double[share.length];
+            double[] good = new double[share.length];
+            for (int at = 0; at < share.length; at++) {
+                bad[at] = share[at] * check.shows()[at];
+                good[at] = share[at] - bad[at];
+            }
+            double[] ifBad = sets.marginals(bad);
+            double[] ifGood = sets.marginals(good);
+            double[] each = new double[rates.faults().size()];
+            for (int at = 0; at < each.length; at++) {
+                each[at] = JointInformation.doubt(before[at])
+                        - likely * JointInformation.doubt(ifBad[at])
+                        - (1 - likely) * JointInformation.doubt(ifGood[at]);
+            }
+            return IntStream.range(0, each.length)
+                    .boxed()
+                    .filter(at -> each[at] > 1e-9)
+                    .sorted(Comparator.comparingDouble((Integer at) -> -each[at]))
+                    .limit(2)
+                    .map(at -> rates.faults().get(at).fault())
+                    .toList();
+        }
     }
 }

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.FindingKind;
@@ -174,6 +175,14 @@ public final class ClosedBook {
                         : Optional.empty()));
     }
 
+    /** All of them that teach anything, in the order in which they were closed. */
+    public Iterable<PastJob> all(Names names) {
+        return () -> IntStream.range(0, size())
+                .mapToObj(at -> past(at, names))
+                .flatMap(Optional::stream)
+                .iterator();
+    }
+
     /** What the parts of a job cost, in minor units. @param at as of {@link #past} */
     public long partsMinor(int at) {
         return partsMinor.get(at);
@@ -211,29 +220,14 @@ public final class ClosedBook {
         return counts;
     }
 
-    /** What is counted together. */
-    public record Sort(long revision, long fault, FindingKind kind, Ownership ownership, Remedy remedy) {}
-
-    /**
-     * @param findings how many times it was found and so remedied
-     * @param jobs in how many jobs, each counted with the remedy that was tried first
-     * @param comebacks how many of the findings were followed by a {@link Comeback}
-     */
-    public record Count(int findings, int jobs, int comebacks) {
-
-        Count plus(Count other) {
-            return new Count(findings + other.findings, jobs + other.jobs, comebacks + other.comebacks);
-        }
-    }
-
     /**
      * @param from jobs handed over then or later, in milliseconds since 1970
      * @param only one revision; empty for all
      * @param open faults of units that are in the shop now: a comeback counts before it is mended
      */
-    public Map<Sort, Count> count(long from, OptionalLong only, Collection<Comeback.AtFault> open) {
+    public Map<FindingSort, FindingCount> count(long from, OptionalLong only, Collection<Comeback.AtFault> open) {
         Map<Long, List<Comeback.AtFault>> here = open.stream().collect(Collectors.groupingBy(Comeback.AtFault::unit));
-        Map<Sort, Count> counts = new HashMap<>();
+        Map<FindingSort, FindingCount> counts = new HashMap<>();
         for (int job = 0; job < size(); job++) {
             if (handedOver.get(job) < from || firstFound.get(job) == endOfFound(job)) {
                 continue;
@@ -242,15 +236,15 @@ public final class ClosedBook {
             for (int at = firstFound.get(job); at < endOfFound(job); at++) {
                 boolean first = seen.add(fault.get(at));
                 if (only.isEmpty() || only.getAsLong() == foundOn.get(at)) {
-                    Sort sort = new Sort(
+                    FindingSort sort = new FindingSort(
                             foundOn.get(at),
                             fault.get(at),
                             kind(at),
                             OWNERSHIPS[ownership.get(job)],
                             REMEDIES[remedy.get(at)]);
                     boolean back = kind(at).fault() && cameBack(job, at, here);
-                    Count one = new Count(1, first ? 1 : 0, back ? 1 : 0);
-                    counts.merge(sort, one, Count::plus);
+                    FindingCount one = new FindingCount(1, first ? 1 : 0, back ? 1 : 0);
+                    counts.merge(sort, one, FindingCount::plus);
                 }
             }
         }

@@ -2,6 +2,7 @@ package wrenchnotes.core.diagnosis.history;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.unit.Kind;
@@ -76,6 +77,17 @@ public final class CommonPractice {
     private static Usual usual(
             Set<Kind> kinds, String component, String wrong, double rate, Map<String, Double> shows) {
         return new Usual(kinds, new FaultName(component, wrong), rate, shows);
+    }
+
+    /** Whether what ships knows a word: then it is not new, though nobody here was told of it. */
+    static boolean speaksOf(String symptom) {
+        return TABLE.stream().anyMatch(usual -> usual.shows().containsKey(symptom));
+    }
+
+    static Optional<Usual> of(Kind kind, FaultName fault) {
+        return TABLE.stream()
+                .filter(usual -> usual.on(kind) && usual.fault().equals(fault))
+                .findFirst();
     }
 
     static List<Usual> of(Kind kind) {

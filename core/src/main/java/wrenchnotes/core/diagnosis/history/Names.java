@@ -15,7 +15,7 @@ import wrenchnotes.core.diagnosis.FaultName;
  * @param revisions by number
  * @param faults by number, after all merges
  * @param words by number, the word that each stands for after all merges
- * @param spoken words that stand for themselves, oldest first
+ * @param vocabulary words that stand for themselves, oldest first
  * @param components by number of the model, what they count as
  * @param called by number of the model, what each of its components' names counts as
  * @param wrongs by a word for what is wrong that was merged, the one that it counts as
@@ -24,21 +24,26 @@ public record Names(
         Map<Long, Where> revisions,
         Map<Long, FaultName> faults,
         Map<Long, String> words,
-        List<String> spoken,
+        Vocabulary vocabulary,
         Map<Long, Set<String>> components,
         Map<Long, Map<String, String>> called,
         Map<String, String> wrongs) {
 
-    public static final Names NONE = new Names(Map.of(), Map.of(), Map.of(), List.of(), Map.of(), Map.of(), Map.of());
+    public static final Names NONE =
+            new Names(Map.of(), Map.of(), Map.of(), Vocabulary.of(List.of()), Map.of(), Map.of(), Map.of());
 
     public Names {
         revisions = Map.copyOf(revisions);
         faults = Map.copyOf(faults);
         words = Map.copyOf(words);
-        spoken = List.copyOf(spoken);
         components = Map.copyOf(components);
         called = Map.copyOf(called);
         wrongs = Map.copyOf(wrongs);
+    }
+
+    /** Words that stand for themselves, oldest first. */
+    public List<String> spoken() {
+        return vocabulary.words();
     }
 
     /** A fault as it was said: what is wrong with which component. */
@@ -50,7 +55,7 @@ public record Names(
             Collection<ComponentWords.Called> components,
             Collection<SaidFault> said,
             Map<Long, String> words,
-            List<String> spoken,
+            Vocabulary vocabulary,
             Map<String, String> wrongs) {
         Map<Long, String> meet = ComponentWords.of(components);
         Map<Long, FaultName> faults = new HashMap<>();
@@ -59,7 +64,7 @@ public record Names(
                 revisions,
                 faults,
                 words,
-                spoken,
+                vocabulary,
                 ComponentWords.sets(components, meet),
                 ComponentWords.byModel(components, meet),
                 wrongs);

@@ -4,7 +4,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.commons.statistics.distribution.BetaDistribution;
+import java.util.Set;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 
@@ -16,15 +16,18 @@ import wrenchnotes.core.diagnosis.history.Where.Level;
  * @param leaks by symptom, how likely it is told of though no fault here explains it
  * @param extras how many further faults a unit with a fault has, 0 to 1
  * @param nothingWrong how many units that come have nothing wrong with them, 0 to below 1
+ * @param fresh symptoms that are new to the shop: that nobody speaks of them says nothing yet
+ * @param behindStrengths by fault, of how many jobs with it what it shows is known, common practice counted in; above 0
  */
 public record Rates(
         List<Rated> faults,
         Map<String, Map<FaultName, Double>> shows,
         Map<String, Double> leaks,
         double extras,
-        double nothingWrong) {
+        double nothingWrong,
+        Set<String> fresh,
+        Map<FaultName, Double> behindStrengths) {
 
-    private static final double TAIL = 0.1;
     /** Before any job is closed: about one in eight has a second fault. Ours, no source. */
     static final double USUAL_EXTRAS = 0.12;
     /** Before any job is closed. Common practice, no source. */
@@ -34,11 +37,13 @@ public record Rates(
         faults = List.copyOf(faults);
         shows = Map.copyOf(shows);
         leaks = Map.copyOf(leaks);
+        fresh = Set.copyOf(fresh);
+        behindStrengths = Map.copyOf(behindStrengths);
     }
 
     /** With nothing suspected, and as usual before any job is closed. */
     public Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
-        this(faults, shows, leaks, USUAL_EXTRAS, USUALLY_NOTHING);
+        this(faults, shows, leaks, USUAL_EXTRAS, USUALLY_NOTHING, Set.of(), Map.of());
     }
 
     /** The jobs behind a rate: the most specific level that has the fault at all. */
@@ -49,21 +54,7 @@ public record Rates(
      * @param had jobs that had it, those lent by the wider levels counted in
      * @param of out of so many
      */
-    public record Rated(FaultName fault, double rate, double had, double of, Behind behind) {
-
-        /** Between these the rate lies four times in five: the tenths of the beta distribution of what was seen. */
-        public double low() {
-            return Math.min(rate, beta().inverseCumulativeProbability(TAIL));
-        }
-
-        public double high() {
-            return Math.max(rate, beta().inverseSurvivalProbability(TAIL));
-        }
-
-        private BetaDistribution beta() {
-            return BetaDistribution.of(Math.max(1e-3, had), Math.max(1e-3, of - had));
-        }
-    }
+    public record Rated(FaultName fault, double rate, double had, double of, Behind behind) {}
 
     /** Whether closed jobs had a fault so often at least. */
     public boolean knows(FaultName fault, int times) {

@@ -76,6 +76,55 @@ record Coming(double[] beside, double[] asMain, boolean[] aside, Optional<OneMai
         return set.nothing() * counts.nothing() + set.without() * counts.without() + set.met() * counts.met();
     }
 
+    /** The same with each fault so much oftener than the model says. */
+    Coming scaled(double[] rate) {
+        double[] more = new double[faults()];
+        double[] share = new double[faults()];
+        double all = 0;
+        for (int at = 0; at < faults(); at++) {
+            more[at] = Math.min(0.999, beside[at] * rate[at]);
+            share[at] = asMain[at] * rate[at];
+            all += share[at];
+        }
+        if (main.isPresent()) {
+            for (int at = 0; at < faults(); at++) {
+                share[at] /= all;
+                more[at] = aside[at] ? more[at] : main.get().extras() * share[at];
+            }
+        }
+        return new Coming(more, share, aside, main);
+    }
+
+    /** How likely it is that no fault of the unit's own comes besides a main one. */
+    double noneBeside() {
+        double none = 1;
+        for (int at = 0; at < faults(); at++) {
+            none *= aside[at] ? 1 : 1 - beside[at];
+        }
+        return none;
+    }
+
+    /** How likely a set is, as far as sets differ. @param noneBeside as {@link #noneBeside} says */
+    double ofSet(int[] set, double noneBeside) {
+        double byThemselves = 1;
+        double asOneMain = 0;
+        boolean own = false;
+        for (int fault : set) {
+            if (main.isEmpty() || aside[fault]) {
+                byThemselves *= beside[fault] / (1 - beside[fault]);
+                continue;
+            }
+            own = true;
+            double with = asMain[fault] / (1 - beside[fault]);
+            for (int other : set) {
+                with *= other == fault || aside[other] ? 1 : beside[other] / (1 - beside[other]);
+            }
+            asOneMain += with;
+        }
+        double nothing = main.map(OneMain::nothingWrong).orElse(1.0);
+        return byThemselves * (own ? (1 - nothing) * noneBeside * asOneMain : nothing);
+    }
+
     /** How likely nothing is wrong, before anything is known. */
     double nothing() {
         Chance none = Chance.START;

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.Rates;
 
@@ -25,8 +26,8 @@ public record Diagnosis(
         List<Outside> outside) {
 
     /**
-     * @param low where the probability would lie with the rate of this fault at its lower tenth, all else the same
-     * @param high the same at its upper tenth
+     * @param low where the probability lies in a tenth of all cases or below, rates and strengths being no better known than by the jobs behind them
+     * @param high in a tenth or above
      */
     public record Likely(FaultName fault, double probability, double low, double high, Rates.Behind behind) {}
 
@@ -38,11 +39,16 @@ public record Diagnosis(
     public static Diagnosis of(Rates history, Known known) {
         Rates rates = Suspects.beside(history, known);
         Network weighed = Network.of(rates, known);
-        Odds odds = Odds.of(weighed.model(), weighed.present(), weighed.absent(), Network.SILENCE);
+        Odds.WithSets judged = weighed.weighed();
+        Odds odds = judged.odds();
+        Drawn.Range[] ranges = Drawn.ranges(weighed, rates, judged.sets());
         Map<String, Rates.Rated> byWords = rates.byWords();
-        List<Likely> faults = odds.faults().stream()
-                .filter(fault -> byWords.containsKey(fault.id()))
-                .map(fault -> likely(byWords.get(fault.id()), fault.probability()))
+        List<Likely> faults = IntStream.range(0, ranges.length)
+                .filter(at -> byWords.containsKey(odds.faults().get(at).id()))
+                .mapToObj(at -> likely(
+                        byWords.get(odds.faults().get(at).id()),
+                        odds.faults().get(at).probability(),
+                        ranges[at]))
                 .sorted(Comparator.comparingDouble(Likely::probability).reversed())
                 .toList();
         List<Together> sets = odds.sets().stream()
@@ -59,24 +65,21 @@ public record Diagnosis(
                 .map(fault -> new Outside(Network.outsideName(fault.id()), fault.probability()))
                 .sorted(Comparator.comparingDouble(Outside::probability).reversed())
                 .toList();
-        return new Diagnosis(faults, sets, weighed.noneOf(byWords.keySet()), odds.leftOut(), odds.trusted(), outside);
+        return new Diagnosis(
+                faults,
+                sets,
+                odds.trusted() ? OptionalDouble.of(judged.sets().noneOf(byWords.keySet())) : OptionalDouble.empty(),
+                odds.leftOut(),
+                odds.trusted(),
+                outside);
     }
 
-    /**
-     * With all other rates held, the posterior odds of a fault go nearly as its rate, as main fault and as what came with one: so the bounds of the
-     * rate give bounds of the posterior without weighing anything anew.
-     */
-    private static Likely likely(Rates.Rated rated, double probability) {
+    private static Likely likely(Rates.Rated rated, double probability, Drawn.Range range) {
         return new Likely(
                 rated.fault(),
                 probability,
-                moved(probability, rated.rate(), rated.low()),
-                moved(probability, rated.rate(), rated.high()),
+                Math.min(probability, range.low()),
+                Math.max(probability, range.high()),
                 rated.behind());
-    }
-
-    private static double moved(double posterior, double from, double to) {
-        double odds = posterior / Math.max(1e-12, 1 - posterior) * to / from;
-        return odds / (1 + odds);
     }
 }

@@ -25,7 +25,7 @@ public record Odds(List<FaultOdds> faults, List<SetOdds> sets, double nothingWro
     /** A probability that may be a hundredth off is still one to go by. Ours, no source. */
     private static final double TRUSTED = 0.01;
 
-    private static final long MOST_SETS = 60_000;
+    static final long MOST_SETS = 60_000;
 
     public record FaultOdds(String id, double probability) {}
 
@@ -49,9 +49,20 @@ public record Odds(List<FaultOdds> faults, List<SetOdds> sets, double nothingWro
                 throw new Invalid("absent", "\"" + id + "\" is said to be there and not to be there");
             }
         }
-        Evidence evidence = Evidence.of(model, present, absent, silence);
+        return of(model, Evidence.of(model, present, absent, silence)).odds();
+    }
+
+    /** @param sets the likeliest of them, for what asks which come together */
+    record WithSets(Odds odds, LikelySets sets) {}
+
+    /** @throws Invalid if what is seen cannot happen in this model */
+    static WithSets of(FaultModel model, Evidence evidence) {
         WeighedSets sets = new WeighedSets(model, evidence);
-        if (present.size() <= EXACT_TOLD) {
+        return new WithSets(of(model, evidence, sets), sets.likeliest());
+    }
+
+    private static Odds of(FaultModel model, Evidence evidence, WeighedSets sets) {
+        if (evidence.present().length <= EXACT_TOLD) {
             Explained.Marginals exact = Explained.marginals(model, evidence);
             if (!(exact.evidence() > 0)) {
                 throw impossible();

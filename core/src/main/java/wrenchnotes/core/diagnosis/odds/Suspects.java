@@ -73,6 +73,13 @@ public final class Suspects {
             });
             shows.put(word, all);
         });
-        return new Rates(faults, shows, rates.leaks(), rates.extras(), rates.nothingWrong());
+        return new Rates(
+                faults,
+                shows,
+                rates.leaks(),
+                rates.extras(),
+                rates.nothingWrong(),
+                rates.fresh(),
+                rates.behindStrengths());
     }
 }

@@ -1,9 +1,9 @@
 package wrenchnotes.core.diagnosis.odds;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.PriorityQueue;
 
 /** Weighs sets of faults from the smallest on, each by its chance times how well it explains what is seen. */
 final class WeighedSets {
@@ -14,11 +14,9 @@ final class WeighedSets {
     private final Evidence evidence;
     private final Coming coming;
     private final double[] marginal;
-    private final PriorityQueue<Weighed> best = new PriorityQueue<>(Comparator.comparingDouble(Weighed::weight));
+    private final List<LikelySets.Weighed> weighed = new ArrayList<>();
     private double total;
     private double none;
-
-    private record Weighed(List<Integer> faults, double weight) {}
 
     WeighedSets(FaultModel model, Evidence evidence) {
         this.model = model;
@@ -29,6 +27,12 @@ final class WeighedSets {
 
     /** @return a bound of the share of the posterior that was not weighed */
     double untilEnough(long most) {
+        double bound = weighAll(most);
+        weighed.sort(Comparator.comparingDouble(LikelySets.Weighed::weight).reversed());
+        return bound;
+    }
+
+    private double weighAll(long most) {
         double[] sizes = coming.sizes();
         double larger = 1;
         double sets = 0;
@@ -39,7 +43,7 @@ final class WeighedSets {
             if (sets > most) {
                 return total > 0 ? Math.min(1, Math.max(0, larger) / total) : 1;
             }
-            choose(0, size, new ArrayList<>(), Coming.Chance.START, evidence.spared());
+            choose(0, new int[size], 0, Coming.Chance.START, evidence.spared());
             larger -= sizes[size];
             if (size < n && total > 0 && Math.max(0, larger) / total <= Odds.ENOUGH) {
                 return Math.max(0, larger) / total;
@@ -49,8 +53,8 @@ final class WeighedSets {
         return 0;
     }
 
-    private void choose(int from, int left, List<Integer> set, Coming.Chance so, double[] spared) {
-        if (left == 0) {
+    private void choose(int from, int[] set, int chosen, Coming.Chance so, double[] spared) {
+        if (chosen == set.length) {
             Coming.Chance all = so;
             for (int at = from; at < coming.faults(); at++) {
                 all = coming.without(all, at);
@@ -59,26 +63,23 @@ final class WeighedSets {
             return;
         }
         Coming.Chance skipped = so;
-        for (int at = from; at <= coming.faults() - left; at++) {
-            set.add(at);
-            choose(at + 1, left - 1, set, coming.with(skipped, at), evidence.with(spared, at));
-            set.remove(set.size() - 1);
+        for (int at = from; at <= coming.faults() - (set.length - chosen); at++) {
+            set[chosen] = at;
+            choose(at + 1, set, chosen + 1, coming.with(skipped, at), evidence.with(spared, at));
             skipped = coming.without(skipped, at);
         }
     }
 
-    private void weigh(List<Integer> set, double weight) {
+    private void weigh(int[] set, double weight) {
         if (weight <= 0) {
             return;
         }
         total += weight;
-        none += set.isEmpty() ? weight : 0;
-        set.forEach(at -> marginal[at] += weight);
-        if (best.size() < SETS_TOLD || weight > best.peek().weight()) {
-            best.add(new Weighed(List.copyOf(set), weight));
-            if (best.size() > SETS_TOLD) {
-                best.poll();
-            }
+        none += set.length == 0 ? weight : 0;
+        Arrays.stream(set).forEach(at -> marginal[at] += weight);
+        // What is far below what was weighed already will not be among the likeliest.
+        if (weight > 1e-12 * total) {
+            weighed.add(new LikelySets.Weighed(set.clone(), weight));
         }
     }
 
@@ -93,20 +94,20 @@ final class WeighedSets {
 
     /** Of each fault, in the order of the model, its share of what was weighed. */
     double[] shares() {
-        double[] share = new double[marginal.length];
-        for (int at = 0; at < share.length; at++) {
-            share[at] = marginal[at] / total;
-        }
-        return share;
+        return Arrays.stream(marginal).map(weight -> weight / total).toArray();
+    }
+
+    LikelySets likeliest() {
+        return LikelySets.of(model, weighed, total);
     }
 
     /** The likeliest, likeliest first. @param all what their weights are shares of */
     List<Odds.SetOdds> told(double all) {
-        return best.stream()
-                .sorted(Comparator.comparingDouble(Weighed::weight).reversed())
+        return weighed.stream()
+                .limit(SETS_TOLD)
                 .map(set -> new Odds.SetOdds(
-                        set.faults().stream()
-                                .map(at -> model.faults().get(at).id())
+                        Arrays.stream(set.faults())
+                                .mapToObj(at -> model.faults().get(at).id())
                                 .toList(),
                         set.weight() / all))
                 .toList();

@@ -34,21 +34,46 @@ public final class Reach {
      * @return minutes by id of component, 0 if it lies open; components that no step exposes are left out
      */
     public static Map<Long, Double> minutes(Teardown notes, Set<String> open, Costs costs) {
-        return new Reach(notes, open, costs).all();
-    }
-
-    private Map<Long, Double> all() {
         Map<Long, Double> minutes = new HashMap<>();
-        for (Step step : notes.steps()) {
-            double way = way(step);
-            step.exposes().forEach(component -> minutes.merge(component, way, Math::min));
-        }
+        ways(notes, open, costs).forEach((component, way) -> minutes.put(component, way.minutes()));
         return minutes;
     }
 
-    private double way(Step to) {
+    /**
+     * @param minutes 0 if it lies open
+     * @param steps ids of those still to be taken
+     */
+    public record WayIn(double minutes, Set<String> steps) {
+
+        /** Whether whoever has gone this way stands before the other component too. */
+        public boolean passes(WayIn other) {
+            return steps.containsAll(other.steps);
+        }
+    }
+
+    /** The same with the steps of each way: two components that share some share their minutes. */
+    public static Map<Long, WayIn> ways(Teardown notes, Set<String> open, Costs costs) {
+        return new Reach(notes, open, costs).all();
+    }
+
+    private Map<Long, WayIn> all() {
+        Map<Long, WayIn> ways = new HashMap<>();
+        for (Step step : notes.steps()) {
+            WayIn way = way(step);
+            step.exposes()
+                    .forEach(component ->
+                            ways.merge(component, way, (one, other) -> one.minutes() <= other.minutes() ? one : other));
+        }
+        return ways;
+    }
+
+    private WayIn way(Step to) {
         Set<String> needed = new HashSet<>();
         need(to, needed);
+        return new WayIn(minutes(needed, to), Set.copyOf(needed));
+    }
+
+    private double minutes(Set<String> needed, Step to) {
         if (needed.isEmpty()) {
             return 0;
         }

@@ -72,8 +72,12 @@ class CheckOrderTest {
         List<Known.Look> looked = new ArrayList<>();
         Set<String> out = new java.util.HashSet<>();
         while (order.size() < checks.size()) {
-            List<NextCheck> best =
-                    NextCheck.best(rates, new Known(Set.of(), Set.of(), looked, List.of(), List.of()), way, 1, 1, out);
+            List<NextCheck> best = NextCheck.best(
+                    rates,
+                    new Known(Set.of(), Set.of(), looked, List.of(), List.of()),
+                    new Ways(way, Map.of(), 1),
+                    1,
+                    out);
             String next = best.isEmpty()
                     ? checks.stream()
                             .map(Single::id)

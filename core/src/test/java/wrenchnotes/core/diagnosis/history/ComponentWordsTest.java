@@ -50,7 +50,7 @@ class ComponentWordsTest {
                 ALL,
                 List.of(new SaidFault(1, 1, "Tar"), new SaidFault(2, 4, "weak"), new SaidFault(3, 5, "weak")),
                 Map.of(),
-                List.of(),
+                Vocabulary.of(List.of()),
                 Map.of("tar", "slack"));
         assertThat(names.faults())
                 .isEqualTo(Map.of(

@@ -3,6 +3,7 @@ package wrenchnotes.core.diagnosis.history;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,7 +30,9 @@ class LearningTest {
     private static final Map<Long, Set<String>> COMPONENTS =
             Map.of(1L, Set.of("drawer belt", "door latch"), 2L, Set.of("door latch"), 3L, Set.of("keys"));
 
-    private final History history = new History();
+    private static final Learning NOTHING_AGES = new Learning(6, 2, 1.5, Double.POSITIVE_INFINITY);
+
+    private final History history = new History(NOTHING_AGES);
 
     private void came(int times, Where where, Set<FaultName> faults, Set<String> present) {
         for (int n = 0; n < times; n++) {
@@ -55,21 +58,47 @@ class LearningTest {
                 .isEqualTo("inlet filter");
     }
 
-    /** By hand: all (4 + 6 × 0.01) / (10 + 6) = 0.25375; kind and model the same jobs again; the revision has had none of its own. */
+    /** By hand: what a sister revision showed counts for the model, (4 + 2 × 0.01) / (10 + 2); what another model did, for the kind. Each job counts once. */
     @Test
-    void each_level_is_shrunk_to_the_wider_one_which_weighs_six_jobs() {
+    void each_level_is_shrunk_to_what_the_wider_ones_say_without_it() {
         came(4, SISTER, Set.of(BELT), Set.of());
         came(6, SISTER, Set.of(), Set.of());
 
-        double all = (4 + 6 * 0.01) / 16;
-        double kind = (4 + 6 * all) / 16;
-        double model = (4 + 6 * kind) / 16;
-        assertThat(rate(SISTER, BELT).rate()).isCloseTo((4 + 6 * model) / 16, within(1e-12));
-        assertThat(rate(HERE, BELT).rate()).isCloseTo(model, within(1e-12));
+        double own = (4 + 2 * 0.01) / 12;
+        assertThat(rate(SISTER, BELT).rate()).isCloseTo(own, within(1e-12));
+        assertThat(rate(HERE, BELT).rate()).isCloseTo(own, within(1e-12));
         assertThat(rate(HERE, BELT).behind()).isEqualTo(new Rates.Behind(Level.MODEL, 4, 10));
+
+        came(3, HERE, Set.of(BELT), Set.of());
+        assertThat(rate(HERE, BELT).rate()).isCloseTo((3 + 2 * own) / 5, within(1e-12));
+        came(2, OTHER_MODEL, Set.of(LATCH), Set.of());
+        double kind = (2 + 6 * 0.01) / 8;
+        assertThat(rate(HERE, LATCH).rate()).isCloseTo(2 * (2 * kind) / 12 / 5, within(1e-12));
     }
 
-    /** By hand: of 10 jobs 2 with nothing, 3 with one fault more; the wider level weighs twenty jobs, over all first and then the kind. */
+    /** A rate steps from 5 to 25 in a hundred: the newer a job is, the more it counts. Half of what was seen before is forgotten after fifty jobs. */
+    @Test
+    void what_is_long_ago_counts_less() {
+        History ages = new History();
+        History keeps = new History(NOTHING_AGES);
+        for (int n = 0; n < 200; n++) {
+            Set<FaultName> found = n % (n < 100 ? 20 : 4) == 0 ? Set.of(BELT) : Set.of(LATCH);
+            PastJob job = new PastJob(HERE, found, Set.of(), Set.of(), Optional.of(true), Optional.empty());
+            ages.learn(job);
+            keeps.learn(job);
+        }
+        Rates.Rated now =
+                ages.rates(HERE, Set.of(), COMPONENTS, List.of()).byWords().get(BELT.words());
+        Rates.Rated overAll =
+                keeps.rates(HERE, Set.of(), COMPONENTS, List.of()).byWords().get(BELT.words());
+        assertThat(now.rate()).isBetween(0.19, 0.26);
+        assertThat(overAll.rate()).isCloseTo(0.15, within(0.01));
+        assertThat(now.behind())
+                .as("what stands behind it is told in whole jobs")
+                .isEqualTo(overAll.behind());
+    }
+
+    /** By hand: of 10 jobs of the kind 2 with nothing, 3 with one fault more; the usual weighs twenty jobs. */
     @Test
     void how_many_come_together_is_learned() {
         Rates fresh = history.rates(HERE, Set.of(), COMPONENTS, List.of());
@@ -79,10 +108,8 @@ class LearningTest {
         came(3, OTHER_MODEL, Set.of(BELT, LATCH), Set.of());
 
         Rates rates = history.rates(HERE, Set.of(), COMPONENTS, List.of());
-        double extras = (3 + 20 * 0.12) / (8 + 20);
-        assertThat(rates.extras()).isCloseTo((3 + 20 * extras) / (8 + 20), within(1e-12));
-        double nothing = (2 + 20 * 0.03) / (10 + 20);
-        assertThat(rates.nothingWrong()).isCloseTo((2 + 20 * nothing) / (10 + 20), within(1e-12));
+        assertThat(rates.extras()).isCloseTo((3 + 20 * 0.12) / (8 + 20), within(1e-12));
+        assertThat(rates.nothingWrong()).isCloseTo((2 + 20 * 0.03) / (10 + 20), within(1e-12));
     }
 
     @Test
@@ -98,8 +125,10 @@ class LearningTest {
         assertThat(rates.faults().stream().filter(one -> one.behind().level() == Level.SHIPPED))
                 .as("what ships has sunk")
                 .allSatisfy(one -> assertThat(one.rate()).isLessThan(0.02));
-        assertThat(rate(HERE, BELT).low()).isBetween(0.6, 0.7);
-        assertThat(rate(HERE, BELT).high()).isBetween(0.7, 0.8);
+        Diagnosis.Likely belt =
+                Diagnosis.of(rates, Known.told(Set.of(), Set.of())).faults().get(0);
+        assertThat(belt.low()).as("a tenth of what the rate may be lies below").isBetween(0.6, 0.7);
+        assertThat(belt.high()).isBetween(0.7, 0.8);
     }
 
     @Test
@@ -124,14 +153,15 @@ class LearningTest {
         assertThat(rates.shows().get("does not take disc").get(LATCH)).isLessThan(0.25);
     }
 
-    /** The truth is drawn from known rates and strengths; what is learned must come near them. One pass lags a little: over 2000 seeds the worst was 0.1 off. */
+    /** The truth is drawn from known rates and strengths; what is learned must come near them. Three sweeps more than the first. */
     @Property(tries = 20)
     void what_a_shop_of_known_habits_teaches_comes_near_them(@ForAll @IntRange(max = 9999) int seed) {
         Random random = new Random(seed);
         double belt = 0.2 + 0.4 * random.nextDouble();
         double latch = 0.2 + 0.4 * random.nextDouble();
         double shows = 0.3 + 0.6 * random.nextDouble();
-        History learned = new History();
+        History first = new History(NOTHING_AGES);
+        List<PastJob> jobs = new ArrayList<>();
         for (int n = 0; n < 1500; n++) {
             java.util.HashSet<FaultName> faults = new java.util.HashSet<>();
             java.util.HashSet<String> told = new java.util.HashSet<>();
@@ -144,13 +174,64 @@ class LearningTest {
             if (random.nextDouble() < latch) {
                 faults.add(LATCH);
             }
-            learned.learn(new PastJob(HERE, faults, told, Set.of(), Optional.of(true), Optional.empty()));
+            jobs.add(new PastJob(HERE, faults, told, Set.of(), Optional.of(true), Optional.empty()));
         }
+        jobs.forEach(first::learn);
+        History learned = first.again(jobs).again(jobs).again(jobs);
         Rates rates = learned.rates(HERE, Set.of(), COMPONENTS, List.of("grinds"));
         assertThat(rates.byWords().get(BELT.words()).rate()).isCloseTo(belt, within(0.08));
         assertThat(rates.byWords().get(LATCH.words()).rate()).isCloseTo(latch, within(0.08));
-        assertThat(rates.shows().get("grinds").get(BELT)).isCloseTo(shows, within(0.16));
-        assertThat(rates.shows().get("grinds").get(LATCH)).isLessThan(0.16);
+        assertThat(rates.shows().get("grinds").get(BELT)).isCloseTo(shows, within(0.1));
+        assertThat(rates.shows().get("grinds").get(LATCH)).isLessThan(0.06);
         assertThat(rates.leaks().get("grinds")).isLessThan(0.1);
+    }
+
+    /** Measured: a computer of a model that nobody had seen, and that did not start, had socket and keys at 0.22 each, and no drive. */
+    @Test
+    void a_model_that_nobody_has_seen_starts_with_what_its_kind_teaches() {
+        FaultName drive = new FaultName("drive", "belt slack");
+        Where old = new Where(31, 3, Kind.COMPUTER);
+        Where never = new Where(41, 4, Kind.COMPUTER);
+        Map<Long, Set<String>> components = Map.of(3L, Set.of("drive", "fuse"));
+        Vocabulary words = new Vocabulary(
+                List.of("dead", "does not read", "does not start"), Map.of("dead", "power", "does not start", "power"));
+        came(12, old, Set.of(drive), Set.of("does not read"));
+        came(10, old, Set.of(new FaultName("fuse", "blown")), Set.of("dead"));
+
+        Rates rates = history.rates(never, Set.of(), components, words);
+        assertThat(Diagnosis.of(rates, Known.told(Set.of("does not read"), Set.of()))
+                        .faults()
+                        .get(0)
+                        .fault())
+                .isEqualTo(drive);
+        Diagnosis off = Diagnosis.of(rates, Known.told(Set.of("does not start"), Set.of()));
+        assertThat(off.faults().get(0).fault())
+                .as("nobody here has said so before, but of power they have")
+                .isEqualTo(new FaultName("fuse", "blown"));
+        assertThat(off.faults().stream().filter(one -> one.fault().component().startsWith("cartridge")))
+                .allSatisfy(one -> assertThat(one.probability()).isLessThan(0.1));
+        assertThat(rates.fresh()).containsExactly("does not start");
+    }
+
+    /** The range is that of rates and strengths both: three jobs say less than sixty, though they say the same. */
+    @Test
+    void what_few_jobs_say_lies_in_a_wide_range() {
+        came(3, HERE, Set.of(BELT), Set.of("grinds"));
+        came(1, HERE, Set.of(LATCH), Set.of("grinds"));
+        Diagnosis.Likely few = grinding();
+        came(57, HERE, Set.of(BELT), Set.of("grinds"));
+        came(19, HERE, Set.of(LATCH), Set.of("grinds"));
+        Diagnosis.Likely many = grinding();
+        assertThat(few.low()).isLessThan(few.probability());
+        assertThat(few.high()).isGreaterThan(few.probability());
+        assertThat(many.high() - many.low()).isLessThan(0.5 * (few.high() - few.low()));
+        assertThat(grinding()).as("drawn with a fixed seed").isEqualTo(many);
+    }
+
+    private Diagnosis.Likely grinding() {
+        Rates rates = history.rates(HERE, Set.of(), COMPONENTS, List.of("grinds"));
+        return Diagnosis.of(rates, Known.told(Set.of("grinds"), Set.of()))
+                .faults()
+                .get(0);
     }
 }

@@ -26,7 +26,7 @@ class WhatTeachesTest {
             Map.of(1L, HERE),
             Map.of(1L, LASER, 2L, CAPACITORS),
             Map.of(7L, "skips", 8L, "hums"),
-            List.of("skips", "hums"),
+            Vocabulary.of(List.of("skips", "hums")),
             Map.of(1L, Set.of("laser", "capacitors")),
             Map.of(),
             Map.of());
@@ -63,7 +63,7 @@ class WhatTeachesTest {
         for (int at = 0; at < book.size(); at++) {
             book.past(at, NAMES).ifPresent(history::learn);
         }
-        return history.rates(HERE, Set.of(LASER, CAPACITORS), NAMES.components(), NAMES.spoken());
+        return history.rates(HERE, Set.of(LASER, CAPACITORS), NAMES.components(), NAMES.vocabulary());
     }
 
     /** Measured: capacitors changed on principle stood at 0.52 for the next unit's symptom, a plug that we forgot at 0.47. */
@@ -77,7 +77,7 @@ class WhatTeachesTest {
             assertThat(rates.byWords().get(CAPACITORS.words()).rate()).isLessThan(0.01);
             assertThat(book.count(0, OptionalLong.empty(), List.of()).keySet())
                     .as("they are counted, apart")
-                    .extracting(ClosedBook.Sort::kind)
+                    .extracting(FindingSort::kind)
                     .containsExactlyInAnyOrder(FindingKind.FAULT, kind);
         }
     }
@@ -115,7 +115,7 @@ class WhatTeachesTest {
                 Map.of(1L, HERE, 9L, drive),
                 NAMES.faults(),
                 NAMES.words(),
-                NAMES.spoken(),
+                NAMES.vocabulary(),
                 Map.of(1L, Set.of("laser", "capacitors"), 9L, Set.of("laser", "sled")),
                 Map.of(),
                 Map.of());
@@ -156,7 +156,7 @@ class WhatTeachesTest {
                 names.revisions(),
                 names.faults(),
                 names.words(),
-                names.spoken(),
+                names.vocabulary(),
                 Map.of(1L, Set.of("laser", "capacitors"), 9L, Set.of("laser", "sled", "capacitors")),
                 Map.of(),
                 Map.of());

@@ -98,7 +98,7 @@ class HeardTest {
             boolean motor = set >= 4;
             double weight = OneMainByHand.chance(share, 0.12, 0.03, set)
                     * (1 - away)
-                    * Math.pow(quiet, 0.7)
+                    * Math.pow(quiet, Network.SILENCE)
                     * (1 - (1 - 0.01) * (motor ? 1 - 0.97 : 1));
             all += weight;
             for (int at = 0; at < 3; at++) {

@@ -1,0 +1,158 @@
+package wrenchnotes.core.diagnosis.history;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.history.LevelJobs.Others;
+import wrenchnotes.core.diagnosis.history.Where.Level;
+
+/**
+ * What the levels say of one unit, from the widest to its own revision, each job counted once: at the narrowest level that it is of. Each level is shrunk to
+ * what the wider ones say without it; counted at each of them, a single job would have stood for four.
+ */
+final class Levels {
+
+    /** How likely a symptom is told of that no fault here explains. */
+    private static final double LEAK = 0.02;
+
+    private static final double LEAK_WEIGHT = 20;
+    /** What the wider level counts as for how many faults a unit has, in jobs. Ours, no source. */
+    private static final double TOGETHER_WEIGHT = 20;
+
+    /** Common practice, no source. */
+    private static final double USUALLY_MENDED = 0.8;
+
+    /** @param others jobs of the level that are of none narrower */
+    private record At(Level level, Others others, LevelJobs jobs) {}
+
+    private final Where where;
+    private final Learning learning;
+    private final List<At> levels = new ArrayList<>();
+
+    Levels(Where where, Learning learning) {
+        this.where = where;
+        this.learning = learning;
+    }
+
+    /** From the widest on. */
+    void add(Level level, LevelJobs jobs) {
+        levels.add(new At(level, level == Level.REVISION ? jobs.whole() : jobs.but(narrower(level, where)), jobs));
+    }
+
+    /** Which of the next narrower level a unit is. */
+    static long narrower(Level level, Where where) {
+        return switch (level) {
+            case ALL, SHIPPED -> where.kind().ordinal();
+            case KIND -> where.model();
+            case MODEL -> where.revision();
+            case REVISION -> 0;
+        };
+    }
+
+    /**
+     * @param components of every model; whoever has no such component could not have the fault
+     * @param shipped its rate before any job
+     */
+    Rates.Rated rated(FaultName fault, double shipped, Map<Long, Set<String>> components) {
+        double rate = shipped;
+        double had = 0;
+        double of = 0;
+        Rates.Behind behind = new Rates.Behind(Level.SHIPPED, 0, 0);
+        for (At at : levels) {
+            double weight = learning.weight(at.level());
+            had = at.others().of(fault) + weight * rate;
+            of = couldHaveIt(fault, at, components) + weight;
+            rate = had / of;
+            int count = at.jobs().of(fault);
+            if (count > 0) {
+                behind = new Rates.Behind(at.level(), count, jobsThatCouldHaveIt(fault, at, components));
+            }
+        }
+        double kept = Math.min(0.98, Math.max(1e-4, rate));
+        return new Rates.Rated(fault, kept, kept * of, of, behind);
+    }
+
+    private double couldHaveIt(FaultName fault, At at, Map<Long, Set<String>> components) {
+        return asks(at)
+                ? at.others().jobsOf(having(fault, at, components))
+                : at.others().jobs();
+    }
+
+    private int jobsThatCouldHaveIt(FaultName fault, At at, Map<Long, Set<String>> components) {
+        return asks(at)
+                ? having(fault, at, components).stream()
+                        .mapToInt(model -> at.jobs().byModel().get(model))
+                        .sum()
+                : at.jobs().jobs();
+    }
+
+    private static boolean asks(At at) {
+        return at.level() == Level.ALL || at.level() == Level.KIND;
+    }
+
+    /** A model whose components nobody has named may have what any other has, and so counts all others. */
+    private List<Long> having(FaultName fault, At at, Map<Long, Set<String>> components) {
+        boolean unknown = components.getOrDefault(where.model(), Set.of()).isEmpty();
+        return at.jobs().byModel().keySet().stream()
+                .filter(model -> unknown
+                        || model == where.model()
+                        || components.getOrDefault(model, Set.of()).contains(fault.component()))
+                .toList();
+    }
+
+    /** @param untold how likely before any job */
+    double strength(FaultName fault, String symptom, double untold) {
+        double strength = untold;
+        for (At at : levels) {
+            strength = (at.others().shown(fault, symptom) + learning.shows() * strength)
+                    / (at.others().of(fault) + learning.shows());
+        }
+        return Math.min(0.98, strength);
+    }
+
+    /** Of how many jobs that had the fault a strength is, those lent by common practice counted in. */
+    double behindStrength(FaultName fault) {
+        return levels.isEmpty()
+                ? learning.shows()
+                : levels.get(levels.size() - 1).others().of(fault) + learning.shows();
+    }
+
+    double leak(String symptom) {
+        return Math.min(0.5, shrunk(LEAK, LEAK_WEIGHT, one -> one.leaked(symptom), Others::jobs));
+    }
+
+    /** How many further faults a unit with a fault has, 0 to 1. */
+    double extras() {
+        return Math.min(
+                1, shrunk(Rates.USUAL_EXTRAS, TOGETHER_WEIGHT, Others::further, one -> one.jobs() - one.none()));
+    }
+
+    /** How many units that come have nothing wrong with them, 0 to below 1. */
+    double nothingWrong() {
+        return Math.min(0.9, shrunk(Rates.USUALLY_NOTHING, TOGETHER_WEIGHT, Others::none, Others::jobs));
+    }
+
+    double success() {
+        double success = USUALLY_MENDED;
+        for (At at : levels) {
+            double weight = learning.weight(at.level());
+            success = (at.others().worked() + weight * success) / (at.others().ended() + weight);
+        }
+        return success;
+    }
+
+    /** By all and the kind alone: more than that is seldom told apart. */
+    private double shrunk(double usual, double weight, ToDoubleFunction<Others> had, ToDoubleFunction<Others> of) {
+        double share = usual;
+        for (At at : levels) {
+            if (asks(at)) {
+                Others others = at.level() == Level.KIND ? at.jobs().whole() : at.others();
+                share = (had.applyAsDouble(others) + weight * share) / (of.applyAsDouble(others) + weight);
+            }
+        }
+        return share;
+    }
+}

@@ -1,0 +1,23 @@
+package wrenchnotes.core.diagnosis.history;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+
+/** A shop that another process than the model makes, and on which no setting was chosen: many models and few jobs of each. */
+class ForetoldShopsTest {
+
+    @Test
+    void theOddsBeatTheirRivalsThereToo() {
+        ForetoldShops.Shop shop = ForetoldShops.JUDGED.get(0);
+        Foretold foretold = new Foretold(new History(), shop.components(), Vocabulary.of(shop.words())).of(shop.jobs());
+        assertThat(foretold.odds.brier())
+                .isLessThan(0.95 * foretold.before.brier())
+                .isLessThan(0.7 * foretold.withTheSymptom.brier())
+                .isLessThan(0.7 * foretold.ofTheModel.brier());
+        assertThat(foretold.odds.tenthsOutsideTheirBand())
+                .as("said surer than it came, but far less than before")
+                .isLessThanOrEqualTo(2)
+                .isLessThan(foretold.before.tenthsOutsideTheirBand());
+    }
+}

@@ -39,6 +39,7 @@ export const answers = {
   session: key('session'),
   shop: key('shop'),
   since: key('since'),
+  time: key('time'),
   units: key('units'),
   usual: key('usual'),
   versions: key('versions'),

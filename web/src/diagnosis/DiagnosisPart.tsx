@@ -5,6 +5,7 @@ import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
 import { faultWords } from '../api/words';
 import { useKeys } from '../app/keys';
+import { TimeWorked } from '../money/TimeWorked';
 import { WhatItTakes } from '../money/WhatItTakes';
 import { Act } from '../parts/Buttons';
 import { Loaded, Trouble } from '../parts/States';
@@ -126,7 +127,10 @@ export function DiagnosisPart({ job, here }: { job: Schemas['JobView']; here: bo
                     )
                   }
                 />
-                <WhatItTakes takes={now.money} />
+                <Box>
+                  <WhatItTakes takes={now.money} />
+                  <TimeWorked job={job.id} />
+                </Box>
               </Box>
             )}
             <Trouble error={say.error} />

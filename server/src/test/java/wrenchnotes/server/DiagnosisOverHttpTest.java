@@ -29,6 +29,42 @@ class DiagnosisOverHttpTest {
      * Two causes of one symptom, by hand: belt 0.2 causes it in 0.9, motor 0.1 in 0.5, leak 0.1. The four sets weigh
      * 0.8·0.9·0.1 = 0.072, 0.2·0.9·0.91 = 0.1638, 0.8·0.1·0.55 = 0.044 and 0.2·0.1·0.955 = 0.0191; together 0.2989.
      */
+    /** One sale at twice the kind, as PriceTest works it out; unrounded. */
+    @Test
+    void whatTheNextSaleFetches() {
+        JsonNode price = client.post(
+                        "/api/money/price",
+                        body(
+                                "salesMinor",
+                                List.of(16_000),
+                                "kindLogMean",
+                                Math.log(8000),
+                                "kindLogVariance",
+                                0.09,
+                                "withinVariance",
+                                0.04))
+                .body();
+        double left = 1 / (25 + 1 / 0.09) + 0.04;
+        double median = 8000 * Math.pow(2, 25 / (25 + 1 / 0.09));
+        assertThat(price.get("medianMinor").asDouble()).isCloseTo(median, within(1e-6));
+        assertThat(price.get("meanMinor").asDouble()).isCloseTo(median * Math.exp(left / 2), within(1e-6));
+        assertThat(price.get("lowMinor").asDouble())
+                .isCloseTo(median * Math.exp(-1.2816 * Math.sqrt(left)), within(1e-6));
+        assertThat(client.post(
+                                "/api/money/price",
+                                body(
+                                        "salesMinor",
+                                        List.of(0),
+                                        "kindLogMean",
+                                        9,
+                                        "kindLogVariance",
+                                        0.09,
+                                        "withinVariance",
+                                        0.04))
+                        .field())
+                .isEqualTo("salesMinor[0]");
+    }
+
     @Test
     void theOddsOfAModelThatIsSentAlong() {
         JsonNode odds = client.post("/api/diagnosis/odds", model(List.of("slow"), List.of()))

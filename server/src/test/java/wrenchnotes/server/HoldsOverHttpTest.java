@@ -202,4 +202,37 @@ class HoldsOverHttpTest {
                 .map(entry -> entry.get("words").asString())
                 .toList();
     }
+
+    /** An operation of an hour and a half without a press vanished; whoever did it says so by one press, and it stays as it was said. */
+    @Test
+    void aLongGapInTheWorkIsShownAndCountsAsSomebodySays() {
+        long job = shop.takenIn();
+        shop.start(job);
+        shop.in(job, "lid");
+        SetClock.HANDS.off(Duration.ofMinutes(95));
+        shop.in(job, "deck");
+        JsonNode time = client.get("/api/jobs/" + job + "/time").body();
+        assertThat(time.get("minutes").asDouble()).isLessThan(2);
+        JsonNode gap = time.get("gaps").get(0);
+        assertThat(gap.has("minutes")).isFalse();
+        assertThat(gap.get("offers").get(2).asInt()).isBetween(94, 95);
+
+        String from = gap.get("from").asString();
+        JsonNode said = bench.post("/api/jobs/" + job + "/time/gaps", body("from", from, "minutes", 60))
+                .body();
+        assertThat(said.get("minutes").asDouble()).isBetween(60.0, 62.0);
+        assertThat(said.get("gaps").get(0).get("minutes").asInt()).isEqualTo(60);
+        assertThat(client.post("/api/jobs/" + job + "/time/gaps", body("from", from, "minutes", 400))
+                        .field())
+                .isEqualTo("minutes");
+        assertThat(client.post("/api/jobs/" + job + "/time/gaps", body("from", Instant.EPOCH.toString(), "minutes", 4))
+                        .detail())
+                .contains("No gap begins then");
+        assertThat(client.post("/api/jobs/" + job + "/time/gaps", body("from", from, "minutes", 0))
+                        .body()
+                        .get("minutes")
+                        .asDouble())
+                .as("the last word stands")
+                .isLessThan(2);
+    }
 }

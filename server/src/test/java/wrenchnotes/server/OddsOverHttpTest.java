@@ -3,6 +3,7 @@ package wrenchnotes.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
@@ -10,6 +11,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import wrenchnotes.server.diagnosis.DiagnosisService;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.job.JobStore;
 
 /** What the closed jobs and the bench say of a unit: while it is on the counter, and after each answer. */
 class OddsOverHttpTest {
@@ -164,5 +168,24 @@ class OddsOverHttpTest {
                         .filter(one -> one.get("out").asBoolean())
                         .count())
                 .isEqualTo(1);
+    }
+
+    /** One outlook is kept for a job, for as long as what it stands on stands: what was said of it, and what closed jobs say. */
+    @Test
+    void anOutlookIsKeptUntilAnythingOfItChanges() {
+        long job = shop.takenIn();
+        DiagnosisService.Judged first = judged(job);
+        assertThat(judged(job)).isSameAs(first);
+        client.post("/api/jobs/" + job + "/looks", body("componentId", shop.belt, "good", true, "means", "LOOKED"));
+        DiagnosisService.Judged looked = judged(job);
+        assertThat(looked.diagnosis()).isNotEqualTo(first.diagnosis());
+        assertThat(judged(job)).isSameAs(looked);
+        shop.mended(shop.takenIn(), "CLEANED", null);
+        assertThat(judged(job)).as("one more is closed").isNotSameAs(looked);
+    }
+
+    private DiagnosisService.Judged judged(long job) {
+        return SHOP.bean(Snapshot.class).read(() -> SHOP.bean(DiagnosisService.class)
+                .onBench(SHOP.bean(JobStore.class).job(job), Instant.now()));
     }
 }

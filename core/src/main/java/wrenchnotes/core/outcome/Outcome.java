@@ -21,12 +21,17 @@ public enum Outcome implements Spoken {
         };
     }
 
-    /** Whether it could be mended; empty for a unit that nobody tried to mend: that says nothing of how likely it could have been. */
-    public Optional<Boolean> mended() {
+    /**
+     * Whether it could be mended; empty for a unit that nobody tried to mend: that says nothing of how likely it could have been.
+     *
+     * @param tried whether anybody worked on it: one that was given up then, for what it is worth or for parts, could not be mended
+     */
+    public Optional<Boolean> mended(boolean tried) {
         return switch (this) {
             case FIXED, FIXED_WITH_REMARK, PARTLY_FIXED -> Optional.of(true);
             case NOT_FIXED -> Optional.of(false);
-            case NO_FAULT_FOUND, NOT_WORTH_IT, KEPT_FOR_PARTS -> Optional.empty();
+            case NOT_WORTH_IT, KEPT_FOR_PARTS -> tried ? Optional.of(false) : Optional.empty();
+            case NO_FAULT_FOUND -> Optional.empty();
         };
     }
 

@@ -2,12 +2,14 @@ package wrenchnotes.server.diagnosis;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -22,6 +24,7 @@ import wrenchnotes.core.diagnosis.history.History;
 import wrenchnotes.core.diagnosis.history.LikeJob;
 import wrenchnotes.core.diagnosis.history.Names;
 import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.diagnosis.history.Success;
 import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.diagnosis.odds.Diagnosis;
 import wrenchnotes.core.diagnosis.odds.Known;
@@ -40,6 +43,8 @@ public class DiagnosisService {
 
     private static final double TRY_MINUTES = 3;
     private static final int SHOWN = 8;
+    /** More units lie open in no shop. */
+    private static final int MOST_KEPT = 2_000;
 
     private final Book book;
     private final BookStore names;
@@ -47,6 +52,7 @@ public class DiagnosisService {
     private final UnitOnBench units;
     private final Nearness nearness;
     private final BenchStore bench;
+    private final Map<Long, Kept> kept = new ConcurrentHashMap<>();
 
     DiagnosisService(
             Book book,
@@ -63,8 +69,13 @@ public class DiagnosisService {
         this.bench = bench;
     }
 
-    /** What the rest of the answer stands on. */
-    public record Judged(UnitOdds odds, Diagnosis diagnosis, List<LikeJob> work, double success) {}
+    /**
+     * What the rest of the answer stands on.
+     *
+     * @param found faults that were found on this stay, whatever became of them
+     */
+    public record Judged(
+            UnitOdds odds, Diagnosis diagnosis, Set<FaultName> found, List<LikeJob> work, double success) {}
 
     /** A unit at the counter. @param unit if it was here before */
     public Judged atCounter(long revision, Optional<Long> unit, Set<String> present, Set<String> absent, Instant now) {
@@ -78,9 +89,44 @@ public class DiagnosisService {
                 now));
     }
 
-    /** A unit on the bench: its symptoms as the remedies left them, what was seen, tried and done. */
+    /**
+     * A unit on the bench: its symptoms as the remedies left them, what was seen, tried and done. Kept for as long as nothing of that changed, nor what the
+     * closed jobs say: whoever asks for many units asks for little.
+     */
     public Judged onBench(Job job, Instant now) {
-        return judge(new Asked(
+        Asked asked = asked(job, now.truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.HOURS));
+        Version version = book.read((closed, names) -> new Version(closed.size(), names));
+        Kept before = kept.get(job.id());
+        if (before != null && before.stands(asked, version, faultsOf(asked))) {
+            return before.judged();
+        }
+        if (kept.size() >= MOST_KEPT) {
+            kept.clear();
+        }
+        Judged judged = judge(asked);
+        kept.put(job.id(), new Kept(asked, version, faultsOf(asked), judged));
+        return judged;
+    }
+
+    /** What the closed jobs say; names are made anew whenever anything is called otherwise. */
+    private record Version(int closed, Names names) {}
+
+    private record Kept(Asked asked, Version version, List<BookStore.KnownFault> faults, Judged judged) {
+
+        boolean stands(Asked now, Version book, List<BookStore.KnownFault> own) {
+            return version.closed() == book.closed()
+                    && version.names() == book.names()
+                    && asked.equals(now)
+                    && faults.equals(own);
+        }
+    }
+
+    private List<BookStore.KnownFault> faultsOf(Asked asked) {
+        return names.faultsOf(asked.where().model());
+    }
+
+    private Asked asked(Job job, Instant now) {
+        return new Asked(
                 units.where(job.revisionId()),
                 units.known(job.id()),
                 nearness.ways(job.revisionId(), job.openedWith(), Set.copyOf(StepEntry.open(bench.steps(job.id())))),
@@ -88,7 +134,7 @@ public class DiagnosisService {
                 evidence.overruled(job.id()).stream()
                         .collect(Collectors.toMap(EvidenceStore.OverruledRow::fault, Function.identity())),
                 Optional.of(job.unitId()),
-                now));
+                now);
     }
 
     /**
@@ -108,7 +154,7 @@ public class DiagnosisService {
         return new Learned(
                 history.rates(where, known, names.components(), names.vocabulary()),
                 history.work(where),
-                history.success(where),
+                Success.of(past.book(), where, names),
                 history.jobs(Where.Level.REVISION, where),
                 history.jobs(Where.Level.MODEL, where),
                 asked.unit().map(past.book()::earlier).orElse(List.of()).stream()
@@ -125,7 +171,7 @@ public class DiagnosisService {
         long model = said.where().model();
         Asked asked = said.called(called);
         // By what they count as; what people see is what the model calls them.
-        Map<FaultName, BookStore.KnownFault> ids = names.faultsOf(model).stream()
+        Map<FaultName, BookStore.KnownFault> ids = faultsOf(asked).stream()
                 .collect(Collectors.toMap(
                         known -> called.fault(model, known.name()), Function.identity(), (one, other) -> one));
         Learned learned = book.ask(past -> learned(past, asked, ids.keySet()));
@@ -152,7 +198,7 @@ public class DiagnosisService {
                 diagnosis.trusted(),
                 diagnosis.outside(),
                 next(asked, learned.rates(), ids));
-        return new Judged(odds, diagnosis, learned.work(), learned.success());
+        return new Judged(odds, diagnosis, asked.done(), learned.work(), learned.success());
     }
 
     private static FaultName own(Map<FaultName, BookStore.KnownFault> ids, FaultName fault) {

@@ -80,7 +80,8 @@ public class WorthService {
             Optional<MoneyStore.SaleRow> sale) {}
 
     public Estimate estimate(DiagnosisService.Judged judged) {
-        return Estimate.of(judged.diagnosis(), judged.work(), shop.now().hourMinor());
+        return Estimate.of(
+                judged.diagnosis(), judged.found(), judged.work(), shop.now().hourMinor());
     }
 
     public Money atCounter(

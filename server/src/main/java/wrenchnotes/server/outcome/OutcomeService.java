@@ -77,7 +77,8 @@ public class OutcomeService {
         }
         belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
         shelf.clear(by, id);
-        jobs.handOver(by, id, worked.millis(id), known.sinceOpened().goesUntested());
+        jobs.handOver(
+                by, id, worked.of(id).worked().toMillis(), known.sinceOpened().goesUntested());
         String to = job.brought()
                 .owner()
                 .map(owner -> " to " + Journal.owner(owner.id()))

@@ -105,7 +105,6 @@ class PastTest {
                                     .list()),
                             words(job, 1),
                             words(job, 0),
-                            outcome.flatMap(Outcome::mended),
                             outcome.filter(Outcome.NO_FAULT_FOUND::equals).map(no -> new PastJob.Work(1, 0)));
                 })
                 .list()
@@ -125,7 +124,7 @@ class PastTest {
     }
 
     private static PastJob without(PastJob job) {
-        return new PastJob(job.where(), job.faults(), job.present(), job.absent(), job.worked(), Optional.empty());
+        return new PastJob(job.where(), job.faults(), job.present(), job.absent(), Optional.empty());
     }
 
     @Test
@@ -198,7 +197,7 @@ class PastTest {
     }
 
     private long benchMillis(long job) {
-        return SHOP.bean(TimeWorkedStore.class).millis(job);
+        return SHOP.bean(TimeWorkedStore.class).of(job).worked().toMillis();
     }
 
     @Test

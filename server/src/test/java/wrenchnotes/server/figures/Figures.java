@@ -69,6 +69,9 @@ public final class Figures {
                 shop.getBean(Snapshot.class)
                         .read(() -> shop.getBean(Book.class).ask(ForetoldDemo::of))
                         .print("the demo");
+                shop.getBean(Snapshot.class)
+                        .read(() -> shop.getBean(Book.class).ask(ForetoldDemo::minutes))
+                        .print("the demo's minutes");
             }
             String part = System.getenv().getOrDefault("PART", "all");
             boolean all = part.equals("all");

@@ -150,8 +150,7 @@ public final class ClosedBook {
                         .add(name));
             }
         }
-        Optional<Outcome> ended = outcome.get(at) == NONE ? Optional.empty() : Optional.of(OUTCOMES[outcome.get(at)]);
-        if (faults.isEmpty() && ended.filter(Outcome.NO_FAULT_FOUND::equals).isEmpty()) {
+        if (faults.isEmpty() && ended(at).filter(Outcome.NO_FAULT_FOUND::equals).isEmpty()) {
             return Optional.empty();
         }
         Set<String> present = new HashSet<>();
@@ -169,7 +168,6 @@ public final class ClosedBook {
                 went,
                 stayed,
                 inside.faults(at, faults, names),
-                untested.get(at) > 0 ? Optional.empty() : ended.flatMap(Outcome::mended),
                 benchMillis.get(at) > 0
                         ? Optional.of(new PastJob.Work(benchMillis.get(at) / 60_000.0, partsMinor.get(at)))
                         : Optional.empty()));
@@ -183,6 +181,29 @@ public final class ClosedBook {
                 .iterator();
     }
 
+    private Optional<Outcome> ended(int at) {
+        return outcome.get(at) == NONE ? Optional.empty() : Optional.of(OUTCOMES[outcome.get(at)]);
+    }
+
+    /**
+     * Whether a unit could be mended and stayed so: a comeback takes it back, and one that was given up after work at the bench could not be. Empty if
+     * nobody tried, neither to mend it nor whether it was. @param at as of {@link #past}
+     */
+    Optional<Boolean> mended(int at) {
+        if (untested.get(at) > 0) {
+            return Optional.empty();
+        }
+        return ended(at)
+                .flatMap(word -> word.mended(benchMillis.get(at) > 0))
+                .map(mended -> mended
+                        && IntStream.range(firstFound.get(at), endOfFound(at))
+                                .noneMatch(found -> kind(found).fault() && cameBack(at, found, Map.of())));
+    }
+
+    long revision(int at) {
+        return revision.get(at);
+    }
+
     /** What the parts of a job cost, in minor units. @param at as of {@link #past} */
     public long partsMinor(int at) {
         return partsMinor.get(at);
@@ -192,9 +213,6 @@ public final class ClosedBook {
     public List<LikeSale> sales(Where where, Names names) {
         return sales.like(where, names);
     }
-
-    /** A fault that was found on a closed stay of a unit, and what was done about it. */
-    public record EarlierFault(long job, long fault, Remedy remedy, long handedOver) {}
 
     /** Of a unit, the last handed over first. */
     public List<EarlierFault> earlier(long ofUnit) {

@@ -203,11 +203,6 @@ public final class History {
         return like;
     }
 
-    /** How likely a unit like this can be mended, shrunk as the rates are; 0 to 1. */
-    public double success(Where where) {
-        return levels(where).success();
-    }
-
     private static double usualRate(FaultName fault, Where where) {
         return CommonPractice.of(where.kind(), fault)
                 .map(CommonPractice.Usual::rate)

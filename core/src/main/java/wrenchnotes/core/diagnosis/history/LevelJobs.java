@@ -135,14 +135,6 @@ final class LevelJobs {
             return positive(all.further() - but.further());
         }
 
-        double ended() {
-            return positive(all.ended() - but.ended());
-        }
-
-        double worked() {
-            return positive(all.worked() - but.worked());
-        }
-
         /** What is left of a difference of equals may lie a hair below. */
         private double positive(double difference) {
             return Math.max(0, difference / worth);

@@ -22,9 +22,6 @@ final class Levels {
     /** What the wider level counts as for how many faults a unit has, in jobs. Ours, no source. */
     private static final double TOGETHER_WEIGHT = 20;
 
-    /** Common practice, no source. */
-    private static final double USUALLY_MENDED = 0.8;
-
     /** @param others jobs of the level that are of none narrower */
     private record At(Level level, Others others, LevelJobs jobs) {}
 
@@ -133,15 +130,6 @@ final class Levels {
     /** How many units that come have nothing wrong with them, 0 to below 1. */
     double nothingWrong() {
         return Math.min(0.9, shrunk(Rates.USUALLY_NOTHING, TOGETHER_WEIGHT, Others::none, Others::jobs));
-    }
-
-    double success() {
-        double success = USUALLY_MENDED;
-        for (At at : levels) {
-            double weight = learning.weight(at.level());
-            success = (at.others().worked() + weight * success) / (at.others().ended() + weight);
-        }
-        return success;
     }
 
     /** By all and the kind alone: more than that is seldom told apart. */

@@ -15,7 +15,6 @@ import wrenchnotes.core.diagnosis.FaultName;
  * @param went by symptom, the faults whose remedy took it away; symptoms that nobody watched are not in it
  * @param stayed by symptom, the faults whose remedy left it there
  * @param inside by sub-assembly that was seen in it, those of its faults that are that one's too; none without any
- * @param worked whether it left the shop working; empty if there was no fault to mend
  * @param work what it took; empty if nobody kept the time or nothing was done
  */
 public record PastJob(
@@ -26,18 +25,11 @@ public record PastJob(
         Map<String, Set<FaultName>> went,
         Map<String, Set<FaultName>> stayed,
         Map<Where, Set<FaultName>> inside,
-        Optional<Boolean> worked,
         Optional<Work> work) {
 
     /** One whose remedies nobody watched. */
-    public PastJob(
-            Where where,
-            Set<FaultName> faults,
-            Set<String> present,
-            Set<String> absent,
-            Optional<Boolean> worked,
-            Optional<Work> work) {
-        this(where, faults, present, absent, Map.of(), Map.of(), Map.of(), worked, work);
+    public PastJob(Where where, Set<FaultName> faults, Set<String> present, Set<String> absent, Optional<Work> work) {
+        this(where, faults, present, absent, Map.of(), Map.of(), Map.of(), work);
     }
 
     /** The faults that may have shown a symptom: those whose remedy took it away, if any did, and none whose remedy left it. */

@@ -11,8 +11,6 @@ final class Tally {
     private double jobs;
     private double none;
     private double further;
-    private double ended;
-    private double worked;
     private final Map<Long, Double> byModel = new LinkedHashMap<>();
     private final Map<FaultName, Double> faults = new LinkedHashMap<>();
     private final Map<FaultName, Map<String, Double>> shown = new LinkedHashMap<>();
@@ -22,12 +20,10 @@ final class Tally {
         found(job.where(), job.faults(), credits, weight);
         none += job.faults().isEmpty() ? weight : 0;
         further += Math.max(0, job.faults().size() - 1) * weight;
-        ended += job.worked().isPresent() ? weight : 0;
-        worked += job.worked().orElse(false) ? weight : 0;
         credits.leaked().forEach((symptom, credit) -> leaked.merge(symptom, credit * weight, Double::sum));
     }
 
-    /** Of a sub-assembly: what unit it sat in, what that was worth and how it ended says nothing of it. */
+    /** Of a sub-assembly: what else the unit had says nothing of it. */
     void found(Where where, Set<FaultName> its, Credits credits, double weight) {
         jobs += weight;
         byModel.merge(where.model(), weight, Double::sum);
@@ -45,8 +41,6 @@ final class Tally {
         jobs *= factor;
         none *= factor;
         further *= factor;
-        ended *= factor;
-        worked *= factor;
         byModel.replaceAll((model, weight) -> weight * factor);
         faults.replaceAll((fault, weight) -> weight * factor);
         shown.values().forEach(by -> by.replaceAll((symptom, weight) -> weight * factor));
@@ -63,14 +57,6 @@ final class Tally {
 
     double further() {
         return further;
-    }
-
-    double ended() {
-        return ended;
-    }
-
-    double worked() {
-        return worked;
     }
 
     Map<Long, Double> byModel() {

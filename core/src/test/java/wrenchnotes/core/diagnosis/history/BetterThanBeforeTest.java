@@ -69,9 +69,7 @@ class BetterThanBeforeTest {
             isOff += (is - came) * (is - came);
             compared++;
         }
-        Optional<Boolean> worked =
-                Optional.of(said.get(7)).filter(word -> !word.isEmpty()).map(Boolean::valueOf);
-        history.learn(new PastJob(where, faults, set(said.get(5)), set(said.get(6)), worked, Optional.empty()));
+        history.learn(new PastJob(where, faults, set(said.get(5)), set(said.get(6)), Optional.empty()));
     }
 
     private static FaultName fault(String words) {

@@ -138,13 +138,7 @@ public final class ForetoldShops {
                 absent.add(asked);
             }
         }
-        return new PastJob(
-                where,
-                Set.copyOf(found),
-                present,
-                absent,
-                found.isEmpty() ? Optional.empty() : Optional.of(true),
-                Optional.empty());
+        return new PastJob(where, Set.copyOf(found), present, absent, Optional.empty());
     }
 
     private static int drawn(List<Double> weights, Random random) {

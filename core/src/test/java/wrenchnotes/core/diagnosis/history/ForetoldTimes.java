@@ -82,6 +82,6 @@ public final class ForetoldTimes {
     }
 
     private static PastJob job(Set<FaultName> faults, Set<String> present) {
-        return new PastJob(HERE, faults, present, Set.of(), Optional.of(true), Optional.empty());
+        return new PastJob(HERE, faults, present, Set.of(), Optional.empty());
     }
 }

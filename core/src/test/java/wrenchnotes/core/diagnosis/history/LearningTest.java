@@ -36,7 +36,7 @@ class LearningTest {
 
     private void came(int times, Where where, Set<FaultName> faults, Set<String> present) {
         for (int n = 0; n < times; n++) {
-            history.learn(new PastJob(where, faults, present, Set.of(), Optional.of(true), Optional.empty()));
+            history.learn(new PastJob(where, faults, present, Set.of(), Optional.empty()));
         }
     }
 
@@ -83,7 +83,7 @@ class LearningTest {
         History keeps = new History(NOTHING_AGES);
         for (int n = 0; n < 200; n++) {
             Set<FaultName> found = n % (n < 100 ? 20 : 4) == 0 ? Set.of(BELT) : Set.of(LATCH);
-            PastJob job = new PastJob(HERE, found, Set.of(), Set.of(), Optional.of(true), Optional.empty());
+            PastJob job = new PastJob(HERE, found, Set.of(), Set.of(), Optional.empty());
             ages.learn(job);
             keeps.learn(job);
         }
@@ -174,7 +174,7 @@ class LearningTest {
             if (random.nextDouble() < latch) {
                 faults.add(LATCH);
             }
-            jobs.add(new PastJob(HERE, faults, told, Set.of(), Optional.of(true), Optional.empty()));
+            jobs.add(new PastJob(HERE, faults, told, Set.of(), Optional.empty()));
         }
         jobs.forEach(first::learn);
         History learned = first.again(jobs).again(jobs).again(jobs);

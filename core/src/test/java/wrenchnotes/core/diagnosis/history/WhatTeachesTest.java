@@ -163,4 +163,44 @@ class WhatTeachesTest {
         assertThat(book.meansTheSame(names, names)).isTrue();
         assertThat(book.meansTheSame(names, more)).isFalse();
     }
+
+    private static ClosedJob ended(int id, int unit, Outcome outcome, long bench, ClosedJob.FoundFault... found) {
+        return new ClosedJob(
+                id,
+                unit,
+                1,
+                Ownership.RESALE,
+                id * 10L,
+                id * 10L + 5,
+                Optional.of(outcome),
+                false,
+                bench,
+                0,
+                List.of(),
+                List.of(found),
+                List.of());
+    }
+
+    /** Measured: jobs given up before a fault was found did not count, nor did a comeback. By hand: all of one revision, the usual 0.8 weighs 2. */
+    @Test
+    void successIsWhatWasMendedAndStayedSo() {
+        ClosedBook book = new ClosedBook();
+        assertThat(Success.of(book, HERE, NAMES)).isCloseTo(0.8, within(1e-12));
+        book.add(ended(1, 1, Outcome.FIXED, 60_000, found(1, FindingKind.FAULT)));
+        assertThat(Success.of(book, HERE, NAMES)).isCloseTo((1 + 2 * 0.8) / 3, within(1e-12));
+        book.add(ended(2, 2, Outcome.NOT_FIXED, 60_000));
+        assertThat(Success.of(book, HERE, NAMES))
+                .as("given up without a fault found")
+                .isCloseTo((1 + 2 * 0.8) / 4, within(1e-12));
+        book.add(ended(3, 3, Outcome.NOT_WORTH_IT, 60_000));
+        book.add(ended(4, 4, Outcome.NOT_WORTH_IT, 0));
+        book.add(ended(5, 5, Outcome.NO_FAULT_FOUND, 60_000));
+        assertThat(Success.of(book, HERE, NAMES))
+                .as("tried and not worth it; not tried; nothing to mend")
+                .isCloseTo((1 + 2 * 0.8) / 5, within(1e-12));
+        book.add(ended(6, 1, Outcome.FIXED, 60_000, found(1, FindingKind.FAULT)));
+        assertThat(Success.of(book, HERE, NAMES))
+                .as("the first came back, the second has not so far")
+                .isCloseTo((1 + 2 * 0.8) / 6, within(1e-12));
+    }
 }

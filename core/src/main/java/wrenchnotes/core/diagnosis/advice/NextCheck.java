@@ -46,6 +46,8 @@ public record NextCheck(
     private static final int MOST_ON_THE_WAY = 2;
     /** Components with less than this between them are not worth a look yet. */
     private static final double TOO_UNLIKELY = 0.01;
+    /** In bits: what tells less is not worth a line. Ours, no source. */
+    private static final double TELLS_NOTHING = 0.005;
     /** A question that no fault answers is not worth asking. */
     private static final double SAYS_LITTLE = 0.1;
 
@@ -101,7 +103,7 @@ public record NextCheck(
                     all.add(ask(word, askMinutes));
                 }
             }
-            all.removeIf(check -> check.bits() < 1e-4);
+            all.removeIf(check -> check.bits() < TELLS_NOTHING);
             all.sort(Comparator.comparingDouble(NextCheck::bitsPerMinute)
                     .reversed()
                     .thenComparing(NextCheck::what));

@@ -43,6 +43,11 @@ public final class History {
     /** How much of what a fault shows of an area a new word of that area stands for. Ours, no source. */
     static final double OF_ITS_AREA = 0.3;
 
+    /** In how many units a word is told of before any job, and as how many jobs that counts. Ours, no source. */
+    private static final double TOLD_SELDOM = 0.1;
+
+    private static final double LENT = 10;
+
     private static final int MOST_FAULTS = 40;
 
     private final Learning learning;
@@ -151,7 +156,16 @@ public final class History {
         Set<String> fresh = throughTheirArea(shows, vocabulary);
         Map<FaultName, Double> behind = new LinkedHashMap<>();
         rated.forEach(one -> behind.put(one.fault(), levels.behindStrength(one.fault())));
-        return new Rates(rated, shows, leaks, levels.extras(), levels.nothingWrong(), fresh, behind);
+        Map<String, Double> told = new LinkedHashMap<>();
+        vocabulary
+                .words()
+                .forEach(word -> told.put(word, (toldOf(word) + TOLD_SELDOM * LENT) / (jobs(Level.ALL, where) + LENT)));
+        return new Rates(
+                rated, shows, leaks, levels.extras(), levels.nothingWrong(), levels.unmet(), told, fresh, behind);
+    }
+
+    private int toldOf(String word) {
+        return told.getOrDefault(word, 0);
     }
 
     private Set<FaultName> faults(Where where, Set<FaultName> known, Map<Long, Set<String>> components) {

@@ -87,6 +87,11 @@ final class LevelJobs {
         return found.getOrDefault(fault, 0);
     }
 
+    /** How many faults were found once. */
+    int once() {
+        return (int) found.values().stream().filter(times -> times == 1).count();
+    }
+
     Map<Long, Integer> byModel() {
         return byModel;
     }

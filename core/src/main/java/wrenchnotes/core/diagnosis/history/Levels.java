@@ -22,6 +22,11 @@ final class Levels {
     /** What the wider level counts as for how many faults a unit has, in jobs. Ours, no source. */
     private static final double TOGETHER_WEIGHT = 20;
 
+    /** A fault that nobody has met, on a model that nobody has seen: what it counts as, in jobs. Ours, no source. */
+    private static final double USUALLY_UNMET = 0.1;
+
+    private static final double UNMET_WEIGHT = 2;
+
     /** @param others jobs of the level that are of none narrower */
     private record At(Level level, Others others, LevelJobs jobs) {}
 
@@ -119,6 +124,22 @@ final class Levels {
 
     double leak(String symptom) {
         return Math.min(0.5, shrunk(LEAK, LEAK_WEIGHT, one -> one.leaked(symptom), Others::jobs));
+    }
+
+    /**
+     * How likely the next unit of this model has a fault that was not found on one so far: as many as were found once, of all jobs (published: Good 1953, on
+     * species; from memory), with the usual beside it.
+     */
+    double unmet() {
+        double once = UNMET_WEIGHT * USUALLY_UNMET;
+        double of = UNMET_WEIGHT;
+        for (At at : levels) {
+            if (at.level() == Level.MODEL) {
+                once += at.jobs().once();
+                of += at.jobs().jobs();
+            }
+        }
+        return once / of;
     }
 
     /** How many further faults a unit with a fault has, 0 to 1. */

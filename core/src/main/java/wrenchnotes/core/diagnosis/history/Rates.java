@@ -16,6 +16,8 @@ import wrenchnotes.core.diagnosis.history.Where.Level;
  * @param leaks by symptom, how likely it is told of though no fault here explains it
  * @param extras how many further faults a unit with a fault has, 0 to 1
  * @param nothingWrong how many units that come have nothing wrong with them, 0 to below 1
+ * @param unmet how often a unit has a fault that is none of these, above 0, in the measure of the rates
+ * @param told by symptom, in how many units of any kind it is told of: that is what a fault that nobody has met shows
  * @param fresh symptoms that are new to the shop: that nobody speaks of them says nothing yet
  * @param behindStrengths by fault, of how many jobs with it what it shows is known, common practice counted in; above 0
  */
@@ -25,6 +27,8 @@ public record Rates(
         Map<String, Double> leaks,
         double extras,
         double nothingWrong,
+        double unmet,
+        Map<String, Double> told,
         Set<String> fresh,
         Map<FaultName, Double> behindStrengths) {
 
@@ -37,13 +41,14 @@ public record Rates(
         faults = List.copyOf(faults);
         shows = Map.copyOf(shows);
         leaks = Map.copyOf(leaks);
+        told = Map.copyOf(told);
         fresh = Set.copyOf(fresh);
         behindStrengths = Map.copyOf(behindStrengths);
     }
 
     /** With nothing suspected, and as usual before any job is closed. */
     public Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
-        this(faults, shows, leaks, USUAL_EXTRAS, USUALLY_NOTHING, Set.of(), Map.of());
+        this(faults, shows, leaks, USUAL_EXTRAS, USUALLY_NOTHING, 0, Map.of(), Set.of(), Map.of());
     }
 
     /** The jobs behind a rate: the most specific level that has the fault at all. */

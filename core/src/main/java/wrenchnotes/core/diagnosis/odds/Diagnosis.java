@@ -61,7 +61,7 @@ public record Diagnosis(
                 .filter(set -> set.faults().size() > 1)
                 .toList();
         List<Outside> outside = odds.faults().stream()
-                .filter(fault -> !byWords.containsKey(fault.id()))
+                .filter(fault -> !byWords.containsKey(fault.id()) && !fault.id().equals(Network.UNMET))
                 .map(fault -> new Outside(Network.outsideName(fault.id()), fault.probability()))
                 .sorted(Comparator.comparingDouble(Outside::probability).reversed())
                 .toList();

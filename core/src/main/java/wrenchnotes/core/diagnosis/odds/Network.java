@@ -37,6 +37,8 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
     private static final int MOST_SILENT = 120;
 
     private static final String OUTSIDE = "outside: ";
+    /** Told as none that we know. */
+    static final String UNMET = "a fault that nobody has met";
 
     public static Network of(Rates rates, Known known) {
         return new Building(rates).all(known);
@@ -84,9 +86,13 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
 
     /** What a word of the shop says in these rates; they must speak of it. */
     public static FaultModel.ModelSymptom symptom(Rates rates, String word) {
-        List<FaultModel.ModelCause> causes = rates.shows().get(word).entrySet().stream()
-                .map(entry -> new FaultModel.ModelCause(entry.getKey().words(), entry.getValue()))
-                .toList();
+        List<FaultModel.ModelCause> causes = new ArrayList<>();
+        rates.shows()
+                .get(word)
+                .forEach((fault, strength) -> causes.add(new FaultModel.ModelCause(fault.words(), strength)));
+        if (rates.unmet() > 0) {
+            causes.add(new FaultModel.ModelCause(UNMET, rates.told().get(word)));
+        }
         return new FaultModel.ModelSymptom(word, rates.leaks().get(word), causes);
     }
 
@@ -119,6 +125,7 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
             boolean mended = !known.done().stream().allMatch(Known.Done::failed);
             List<FaultModel.ModelFault> faults = new ArrayList<>();
             rates.faults().forEach(rated -> faults.add(mended ? beside(rated) : own(rated)));
+            unmet(mended).ifPresent(faults::add);
             faults.addAll(outside.values());
             Optional<OneMain> main =
                     mended ? Optional.empty() : Optional.of(new OneMain(rates.extras(), rates.nothingWrong()));
@@ -127,6 +134,17 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
 
         private static FaultModel.ModelFault own(Rates.Rated rated) {
             return new FaultModel.ModelFault(rated.fault().words(), rated.rate(), Suspects.isOurs(rated.fault()));
+        }
+
+        /** What may be wrong beside all that was ever found: it shows what units show. */
+        private Optional<FaultModel.ModelFault> unmet(boolean mended) {
+            double rate = rates.unmet()
+                    * (mended
+                            ? rates.extras()
+                            : rates.faults().stream()
+                                    .mapToDouble(Rates.Rated::rate)
+                                    .sum());
+            return rate > 0 ? Optional.of(new FaultModel.ModelFault(UNMET, Math.min(0.99, rate))) : Optional.empty();
         }
 
         /** What came with a main fault that was mended. */

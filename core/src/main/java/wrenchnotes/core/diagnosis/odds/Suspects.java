@@ -79,6 +79,8 @@ public final class Suspects {
                 rates.leaks(),
                 rates.extras(),
                 rates.nothingWrong(),
+                rates.unmet(),
+                rates.told(),
                 rates.fresh(),
                 rates.behindStrengths());
     }

@@ -78,7 +78,7 @@ final class WeighedSets {
         none += set.length == 0 ? weight : 0;
         Arrays.stream(set).forEach(at -> marginal[at] += weight);
         // What is far below what was weighed already will not be among the likeliest.
-        if (weight > 1e-12 * total) {
+        if (weight > 1e-10 * total) {
             weighed.add(new LikelySets.Weighed(set.clone(), weight));
         }
     }

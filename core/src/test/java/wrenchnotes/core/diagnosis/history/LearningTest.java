@@ -234,4 +234,26 @@ class LearningTest {
                 .faults()
                 .get(0);
     }
+
+    /** Good 1953: of ten jobs two faults were found once, (2 + 2 × 0.1) / (10 + 2); where all was found before, less is left for what was not. */
+    @Test
+    void what_nobody_has_met_has_its_share() {
+        assertThat(history.rates(HERE, Set.of(), COMPONENTS, List.of()).unmet()).isCloseTo(0.1, within(1e-12));
+        came(8, HERE, Set.of(BELT), Set.of("grinds"));
+        came(1, HERE, Set.of(LATCH), Set.of("grinds"));
+        came(1, HERE, Set.of(new FaultName("keys", "worn")), Set.of("grinds"));
+        Rates rates = history.rates(HERE, Set.of(), COMPONENTS, List.of("grinds"));
+        assertThat(rates.unmet()).isCloseTo(2.2 / 12, within(1e-12));
+        double none = Diagnosis.of(rates, Known.told(Set.of("grinds"), Set.of()))
+                .somethingElse()
+                .orElseThrow();
+        assertThat(none).isGreaterThan(0.05);
+        came(1, HERE, Set.of(LATCH), Set.of("grinds"));
+        came(1, HERE, Set.of(new FaultName("keys", "worn")), Set.of("grinds"));
+        Rates met = history.rates(HERE, Set.of(), COMPONENTS, List.of("grinds"));
+        assertThat(Diagnosis.of(met, Known.told(Set.of("grinds"), Set.of()))
+                        .somethingElse()
+                        .orElseThrow())
+                .isLessThan(none / 3);
+    }
 }

@@ -85,7 +85,7 @@ public record NextCheck(
             this.now = now;
             this.sets = sets;
             this.ways = ways;
-            this.before = sets.marginals(sets.shares());
+            this.before = now.byFault(rates, sets.marginals(sets.shares()));
             this.information = new JointInformation(sets.shares());
         }
 
@@ -207,8 +207,8 @@ public record NextCheck(
                 bad[at] = share[at] * check.shows()[at];
                 good[at] = share[at] - bad[at];
             }
-            double[] ifBad = sets.marginals(bad);
-            double[] ifGood = sets.marginals(good);
+            double[] ifBad = now.byFault(rates, sets.marginals(bad));
+            double[] ifGood = now.byFault(rates, sets.marginals(good));
             double[] each = new double[rates.faults().size()];
             for (int at = 0; at < each.length; at++) {
                 each[at] = JointInformation.doubt(before[at])

@@ -161,7 +161,16 @@ public final class History {
                 .words()
                 .forEach(word -> told.put(word, (toldOf(word) + TOLD_SELDOM * LENT) / (jobs(Level.ALL, where) + LENT)));
         return new Rates(
-                rated, shows, leaks, levels.extras(), levels.nothingWrong(), levels.unmet(), told, fresh, behind);
+                rated,
+                shows,
+                leaks,
+                levels.extras(),
+                levels.nothingWrong(),
+                levels.unmet(),
+                told,
+                levels.groups(behind.keySet()),
+                fresh,
+                behind);
     }
 
     private int toldOf(String word) {

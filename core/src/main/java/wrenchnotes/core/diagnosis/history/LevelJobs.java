@@ -25,6 +25,7 @@ final class LevelJobs {
     private final Tally all = new Tally();
     private final Map<Long, Tally> within = new LinkedHashMap<>();
     private final Map<FaultName, Integer> found = new LinkedHashMap<>();
+    private final Map<Set<FaultName>, Integer> together = new LinkedHashMap<>();
     private final Map<Long, Integer> byModel = new LinkedHashMap<>();
     private final Deque<PastJob> timed = new ArrayDeque<>();
     private int jobs;
@@ -56,6 +57,9 @@ final class LevelJobs {
         jobs++;
         byModel.merge(where.model(), 1, Integer::sum);
         its.forEach(fault -> found.merge(fault, 1, Integer::sum));
+        if (its.size() > 1) {
+            together.merge(its, 1, Integer::sum);
+        }
         worth *= growth;
         if (worth > TOO_LARGE) {
             all.scale(1 / worth);
@@ -85,6 +89,11 @@ final class LevelJobs {
 
     int of(FaultName fault) {
         return found.getOrDefault(fault, 0);
+    }
+
+    /** Sets of two faults or more that were all that was found in a job, with how many jobs. */
+    Map<Set<FaultName>, Integer> together() {
+        return together;
     }
 
     /** How many faults were found once. */

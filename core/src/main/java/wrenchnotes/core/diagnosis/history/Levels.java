@@ -22,6 +22,12 @@ final class Levels {
     /** What the wider level counts as for how many faults a unit has, in jobs. Ours, no source. */
     private static final double TOGETHER_WEIGHT = 20;
 
+    /** How much oftener than by chance, and how often at all. Ours, no source. */
+    private static final double OFTENER = 2;
+
+    private static final int PAIRS = 4;
+    private static final int LARGER = 2;
+
     /** A fault that nobody has met, on a model that nobody has seen: what it counts as, in jobs. Ours, no source. */
     private static final double USUALLY_UNMET = 0.1;
 
@@ -140,6 +146,38 @@ final class Levels {
             }
         }
         return once / of;
+    }
+
+    /**
+     * What came together on this model: three faults or more at once in two jobs, or two in {@value #PAIRS}, is no chance while every tenth unit has a second
+     * one. Of jobs of the model, the usual of none beside them.
+     */
+    List<Rates.Group> groups(Set<FaultName> among) {
+        List<Rates.Group> groups = new ArrayList<>();
+        for (At at : levels) {
+            if (at.level() == Level.MODEL) {
+                at.jobs().together().forEach((faults, jobs) -> {
+                    boolean often = jobs >= (faults.size() > 2 ? LARGER : PAIRS)
+                            && jobs > OFTENER * expected(faults, at.jobs());
+                    if (often && among.containsAll(faults)) {
+                        groups.add(new Rates.Group(
+                                "together " + (groups.size() + 1),
+                                faults,
+                                jobs / (at.jobs().jobs() + learning.weight(at.level()))));
+                    }
+                });
+            }
+        }
+        return groups;
+    }
+
+    /** In how many jobs all of them would be found by chance. */
+    private double expected(Set<FaultName> faults, LevelJobs jobs) {
+        double expected = jobs.jobs();
+        for (FaultName fault : faults) {
+            expected *= (double) jobs.of(fault) / jobs.jobs();
+        }
+        return expected;
     }
 
     /** How many further faults a unit with a fault has, 0 to 1. */

@@ -4,7 +4,9 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 
@@ -18,6 +20,7 @@ import wrenchnotes.core.diagnosis.history.Where.Level;
  * @param nothingWrong how many units that come have nothing wrong with them, 0 to below 1
  * @param unmet how often a unit has a fault that is none of these, above 0, in the measure of the rates
  * @param told by symptom, in how many units of any kind it is told of: that is what a fault that nobody has met shows
+ * @param groups faults that came together
  * @param fresh symptoms that are new to the shop: that nobody speaks of them says nothing yet
  * @param behindStrengths by fault, of how many jobs with it what it shows is known, common practice counted in; above 0
  */
@@ -29,6 +32,7 @@ public record Rates(
         double nothingWrong,
         double unmet,
         Map<String, Double> told,
+        List<Group> groups,
         Set<String> fresh,
         Map<FaultName, Double> behindStrengths) {
 
@@ -42,13 +46,42 @@ public record Rates(
         shows = Map.copyOf(shows);
         leaks = Map.copyOf(leaks);
         told = Map.copyOf(told);
+        groups = List.copyOf(groups);
         fresh = Set.copyOf(fresh);
         behindStrengths = Map.copyOf(behindStrengths);
     }
 
     /** With nothing suspected, and as usual before any job is closed. */
     public Rates(List<Rated> faults, Map<String, Map<FaultName, Double>> shows, Map<String, Double> leaks) {
-        this(faults, shows, leaks, USUAL_EXTRAS, USUALLY_NOTHING, 0, Map.of(), Set.of(), Map.of());
+        this(faults, shows, leaks, USUAL_EXTRAS, USUALLY_NOTHING, 0, Map.of(), List.of(), Set.of(), Map.of());
+    }
+
+    /**
+     * Faults that were found together, and nothing else, often enough to be told apart from chance: a fall, a spill.
+     *
+     * @param id tells groups of a model from each other
+     * @param faults two or more; one, where the others were found
+     * @param rate of units that have just these, above 0 and below 1
+     */
+    public record Group(String id, Set<FaultName> faults, double rate) {
+
+        public Group {
+            faults = Set.copyOf(faults);
+        }
+
+        /** Once some of it was found: how likely the rest is there. Empty if none of it was found, or nothing is left. @param rates of each fault */
+        public Optional<Group> after(Set<FaultName> found, Map<FaultName, Double> rates) {
+            Set<FaultName> left = new TreeSet<>(faults);
+            left.removeAll(found);
+            double most = faults.stream()
+                    .filter(found::contains)
+                    .mapToDouble(fault -> rate / rates.getOrDefault(fault, 1.0))
+                    .max()
+                    .orElse(0);
+            return left.isEmpty() || most <= 0
+                    ? Optional.empty()
+                    : Optional.of(new Group(id, left, Math.min(0.95, most)));
+        }
     }
 
     /** The jobs behind a rate: the most specific level that has the fault at all. */
@@ -60,6 +93,33 @@ public record Rates(
      * @param of out of so many
      */
     public record Rated(FaultName fault, double rate, double had, double of, Behind behind) {}
+
+    /** The rate of a fault by itself, what came with others taken out. */
+    public double alone(Rated rated) {
+        double together = groups.stream()
+                .filter(group -> group.faults().contains(rated.fault()))
+                .mapToDouble(Group::rate)
+                .sum();
+        return Math.max(rated.rate() / 10, rated.rate() - together);
+    }
+
+    /** How many further faults a unit has, those out that came together as ever. */
+    public double extrasAlone() {
+        double together = groups.stream()
+                .mapToDouble(group -> group.rate() * (group.faults().size() - 1))
+                .sum();
+        return Math.max(extras / 10, extras - together);
+    }
+
+    /** The same after some faults were found: what comes with them is likely, and other groups are not to be expected. */
+    public Rates after(Set<FaultName> found) {
+        Map<FaultName, Double> by = new LinkedHashMap<>();
+        faults.forEach(rated -> by.put(rated.fault(), rated.rate()));
+        List<Group> left = groups.stream()
+                .flatMap(group -> group.after(found, by).stream())
+                .toList();
+        return new Rates(faults, shows, leaks, extrasAlone(), nothingWrong, unmet, told, left, fresh, behindStrengths);
+    }
 
     /** Whether closed jobs had a fault so often at least. */
     public boolean knows(FaultName fault, int times) {

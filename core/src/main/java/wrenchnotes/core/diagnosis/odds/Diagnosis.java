@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.Rates;
 
@@ -42,36 +43,43 @@ public record Diagnosis(
         Odds.WithSets judged = weighed.weighed();
         Odds odds = judged.odds();
         Drawn.Range[] ranges = Drawn.ranges(weighed, rates, judged.sets());
+        double[] byFault = weighed.byFault(
+                rates,
+                odds.faults().stream().mapToDouble(Odds.FaultOdds::probability).toArray());
         Map<String, Rates.Rated> byWords = rates.byWords();
-        List<Likely> faults = IntStream.range(0, ranges.length)
-                .filter(at -> byWords.containsKey(odds.faults().get(at).id()))
-                .mapToObj(at -> likely(
-                        byWords.get(odds.faults().get(at).id()),
-                        odds.faults().get(at).probability(),
-                        ranges[at]))
+        List<Likely> faults = IntStream.range(0, byFault.length)
+                .mapToObj(at -> likely(rates.faults().get(at), byFault[at], ranges[at]))
                 .sorted(Comparator.comparingDouble(Likely::probability).reversed())
                 .toList();
         List<Together> sets = odds.sets().stream()
                 .map(set -> new Together(
                         set.faults().stream()
-                                .filter(byWords::containsKey)
-                                .map(id -> byWords.get(id).fault())
+                                .flatMap(id -> named(id, byWords, rates))
+                                .distinct()
                                 .toList(),
                         set.probability()))
                 .filter(set -> set.faults().size() > 1)
                 .toList();
         List<Outside> outside = odds.faults().stream()
-                .filter(fault -> !byWords.containsKey(fault.id()) && !fault.id().equals(Network.UNMET))
+                .filter(fault -> Network.isOutside(fault.id()))
                 .map(fault -> new Outside(Network.outsideName(fault.id()), fault.probability()))
                 .sorted(Comparator.comparingDouble(Outside::probability).reversed())
                 .toList();
         return new Diagnosis(
                 faults,
                 sets,
-                odds.trusted() ? OptionalDouble.of(judged.sets().noneOf(byWords.keySet())) : OptionalDouble.empty(),
+                odds.trusted() ? OptionalDouble.of(judged.sets().noneOf(Network.known(rates))) : OptionalDouble.empty(),
                 odds.leftOut(),
                 odds.trusted(),
                 outside);
+    }
+
+    private static Stream<FaultName> named(String id, Map<String, Rates.Rated> byWords, Rates rates) {
+        return Stream.concat(
+                Stream.ofNullable(byWords.get(id)).map(Rates.Rated::fault),
+                rates.groups().stream()
+                        .filter(group -> group.id().equals(id))
+                        .flatMap(group -> group.faults().stream()));
     }
 
     private static Likely likely(Rates.Rated rated, double probability, Drawn.Range range) {

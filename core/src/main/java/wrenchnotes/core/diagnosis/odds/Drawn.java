@@ -47,19 +47,18 @@ final class Drawn {
     /** @param low the lower tenth of what was drawn @param high the upper one */
     record Range(double low, double high) {}
 
-    /** Of each fault, in the order of the model. */
+    /** Of each fault of the rates. */
     static Range[] ranges(Network network, Rates rates, LikelySets sets) {
         return new Drawn(network, rates, sets).ranges();
     }
 
     private Range[] ranges() {
-        List<FaultModel.ModelFault> faults = network.model().faults();
         Evidence seen = network.evidence();
         Coming coming = Coming.of(network.model());
-        double[][] drawn = new double[faults.size()][DRAWS];
+        double[][] drawn = new double[rates.faults().size()][DRAWS];
         for (int draw = 0; draw < DRAWS; draw++) {
             double[] weights = weigh(seen, coming);
-            double[] marginals = sets.marginals(weights);
+            double[] marginals = network.byFault(rates, sets.marginals(weights));
             for (int at = 0; at < marginals.length; at++) {
                 drawn[at][draw] = marginals[at];
             }

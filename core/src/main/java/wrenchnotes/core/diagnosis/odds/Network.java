@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Remedy;
@@ -44,6 +45,18 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
         return new Building(rates).all(known);
     }
 
+    static boolean isOutside(String id) {
+        return id.startsWith(OUTSIDE);
+    }
+
+    /** Ids of all that stands for faults of the rates. */
+    static Set<String> known(Rates rates) {
+        return Stream.concat(
+                        rates.faults().stream().map(rated -> rated.fault().words()),
+                        rates.groups().stream().map(Rates.Group::id))
+                .collect(Collectors.toSet());
+    }
+
     static String outsideName(String id) {
         return id.substring(OUTSIDE.length());
     }
@@ -75,9 +88,15 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
 
     /** What a look at a component would show, if it were taken. */
     public static Optional<FaultModel.ModelSymptom> look(String id, String component, Means by, Rates rates) {
-        List<FaultModel.ModelCause> causes = rates.faults().stream()
-                .filter(rated -> rated.fault().component().equals(component))
-                .map(rated -> new FaultModel.ModelCause(rated.fault().words(), by.finds()))
+        List<FaultModel.ModelCause> causes = Stream.concat(
+                        rates.faults().stream()
+                                .filter(rated -> rated.fault().component().equals(component))
+                                .map(rated -> rated.fault().words()),
+                        rates.groups().stream()
+                                .filter(group -> group.faults().stream()
+                                        .anyMatch(fault -> fault.component().equals(component)))
+                                .map(Rates.Group::id))
+                .map(cause -> new FaultModel.ModelCause(cause, by.finds()))
                 .toList();
         return causes.isEmpty()
                 ? Optional.empty()
@@ -90,10 +109,38 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
         rates.shows()
                 .get(word)
                 .forEach((fault, strength) -> causes.add(new FaultModel.ModelCause(fault.words(), strength)));
+        rates.groups()
+                .forEach(group -> causes.add(new FaultModel.ModelCause(
+                        group.id(), any(group, rates.shows().get(word)))));
         if (rates.unmet() > 0) {
             causes.add(new FaultModel.ModelCause(UNMET, rates.told().get(word)));
         }
         return new FaultModel.ModelSymptom(word, rates.leaks().get(word), causes);
+    }
+
+    private static double any(Rates.Group group, Map<FaultName, Double> strengths) {
+        double away = 1;
+        for (FaultName fault : group.faults()) {
+            away *= 1 - strengths.getOrDefault(fault, 0.0);
+        }
+        return 1 - away;
+    }
+
+    /** How likely each fault of the rates is, by itself or with others that it comes with. @param marginals in the order of the model */
+    public double[] byFault(Rates rates, double[] marginals) {
+        double[] by = java.util.Arrays.copyOf(marginals, rates.faults().size());
+        for (int at = by.length; at < marginals.length; at++) {
+            String id = model.faults().get(at).id();
+            for (Rates.Group group : rates.groups()) {
+                for (int own = 0; own < by.length && group.id().equals(id); own++) {
+                    by[own] += group.faults().contains(rates.faults().get(own).fault()) ? marginals[at] : 0;
+                }
+            }
+        }
+        for (int at = 0; at < by.length; at++) {
+            by[at] = Math.min(1, by[at]);
+        }
+        return by;
     }
 
     private static final class Building {
@@ -126,14 +173,15 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
             List<FaultModel.ModelFault> faults = new ArrayList<>();
             rates.faults().forEach(rated -> faults.add(mended ? beside(rated) : own(rated)));
             unmet(mended).ifPresent(faults::add);
+            rates.groups().forEach(group -> faults.add(new FaultModel.ModelFault(group.id(), group.rate())));
             faults.addAll(outside.values());
             Optional<OneMain> main =
-                    mended ? Optional.empty() : Optional.of(new OneMain(rates.extras(), rates.nothingWrong()));
+                    mended ? Optional.empty() : Optional.of(new OneMain(rates.extrasAlone(), rates.nothingWrong()));
             return new Network(FaultModel.of(faults, symptoms, main), present, absent);
         }
 
-        private static FaultModel.ModelFault own(Rates.Rated rated) {
-            return new FaultModel.ModelFault(rated.fault().words(), rated.rate(), Suspects.isOurs(rated.fault()));
+        private FaultModel.ModelFault own(Rates.Rated rated) {
+            return new FaultModel.ModelFault(rated.fault().words(), rates.alone(rated), Suspects.isOurs(rated.fault()));
         }
 
         /** What may be wrong beside all that was ever found: it shows what units show. */

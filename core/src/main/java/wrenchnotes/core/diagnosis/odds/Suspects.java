@@ -36,7 +36,12 @@ public final class Suspects {
     }
 
     /** The rates with whatever else is suspected; the same if nothing is. */
-    public static Rates beside(Rates rates, Known known) {
+    public static Rates beside(Rates history, Known known) {
+        Set<FaultName> found = known.done().stream()
+                .filter(done -> !done.failed())
+                .map(Known.Done::fault)
+                .collect(Collectors.toSet());
+        Rates rates = found.isEmpty() ? history : history.after(found);
         Set<String> onRecord =
                 rates.faults().stream().map(rated -> rated.fault().component()).collect(Collectors.toSet());
         Map<FaultName, Map<String, Double>> suspects = new LinkedHashMap<>();
@@ -81,6 +86,7 @@ public final class Suspects {
                 rates.nothingWrong(),
                 rates.unmet(),
                 rates.told(),
+                rates.groups(),
                 rates.fresh(),
                 rates.behindStrengths());
     }

@@ -2,14 +2,20 @@ package wrenchnotes.core.diagnosis.history;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import org.junit.jupiter.api.Test;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
-/** A shop that another process than the model makes, and on which no setting was chosen: many models and few jobs of each. */
+/** Shops that another process than the model makes, and on which no setting was chosen: many models and few jobs of each; falls that break three things. */
 class ForetoldShopsTest {
 
-    @Test
-    void theOddsBeatTheirRivalsThereToo() {
-        ForetoldShops.Shop shop = ForetoldShops.JUDGED.get(0);
+    static Stream<ForetoldShops.Shop> shops() {
+        return ForetoldShops.JUDGED.stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("shops")
+    void theOddsComeTrueThereToo(ForetoldShops.Shop shop) {
         Foretold foretold = new Foretold(new History(), shop.components(), Vocabulary.of(shop.words())).of(shop.jobs());
         assertThat(foretold.odds.brier())
                 .isLessThan(0.92 * foretold.before.brier())

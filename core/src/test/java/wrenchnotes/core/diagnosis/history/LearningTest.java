@@ -14,6 +14,8 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.Means;
+import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 import wrenchnotes.core.diagnosis.odds.Diagnosis;
 import wrenchnotes.core.diagnosis.odds.Known;
@@ -255,5 +257,46 @@ class LearningTest {
                         .somethingElse()
                         .orElseThrow())
                 .isLessThan(none / 3);
+    }
+
+    /** A fall breaks three things at once: who is told of it expects all three, and who has found one looks for the others. By hand: 8 of 30 fell. */
+    @Test
+    void what_comes_together_is_expected_together() {
+        FaultName keys = new FaultName("keys", "worn");
+        came(8, HERE, Set.of(BELT, LATCH, keys), Set.of("grinds"));
+        came(22, HERE, Set.of(BELT), Set.of("does not take disc"));
+        Rates rates = history.rates(HERE, Set.of(), COMPONENTS, List.of("grinds", "does not take disc"));
+        double fell = 8 / (30 + 2.0);
+        assertThat(rates.groups()).extracting(Rates.Group::rate).containsExactly(fell);
+        double belt = rates.byWords().get(BELT.words()).rate();
+        assertThat(rates.alone(rates.byWords().get(BELT.words()))).isCloseTo(belt - fell, within(1e-12));
+
+        Diagnosis told = Diagnosis.of(rates, Known.told(Set.of("grinds"), Set.of()));
+        assertThat(told.faults().subList(0, 3))
+                .allSatisfy(one -> assertThat(one.probability()).isGreaterThan(0.55));
+        assertThat(told.sets().get(0).faults()).containsExactlyInAnyOrder(BELT, LATCH, keys);
+        assertThat(of(Diagnosis.of(rates, Known.told(Set.of("does not take disc"), Set.of())), LATCH))
+                .isLessThan(0.2);
+
+        Known mended = new Known(
+                Set.of(), Set.of(), List.of(), List.of(new Known.Done(BELT, Remedy.CLEANED, false)), List.of());
+        assertThat(of(Diagnosis.of(rates, mended), LATCH)).isCloseTo(fell / belt, within(0.02));
+        Known seen = new Known(
+                Set.of(),
+                Set.of(),
+                List.of(new Known.Look("keys", false, Means.MEASURED)),
+                List.of(new Known.Done(BELT, Remedy.CLEANED, false)),
+                List.of());
+        assertThat(of(Diagnosis.of(rates, seen), LATCH))
+                .as("the keys are worn too: it fell")
+                .isGreaterThan(0.8);
+    }
+
+    private static double of(Diagnosis diagnosis, FaultName fault) {
+        return diagnosis.faults().stream()
+                .filter(one -> one.fault().equals(fault))
+                .findFirst()
+                .orElseThrow()
+                .probability();
     }
 }

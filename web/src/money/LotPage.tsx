@@ -114,6 +114,9 @@ function UnitLine({ unit, said }: { unit: Schemas['UnitOfLot']; said: string[] }
               height={12}
             />
             <chakra.span color="muted">{behindWords(likeliest.behind)}</chakra.span>
+            {!unit.trusted && (
+              <Box color="amberInk">Not to be gone by: more was told than could be weighed.</Box>
+            )}
           </Box>
         )}
       </Box>

@@ -166,6 +166,13 @@ class ConversationOverHttpTest {
                         .get("undecided")
                         .asInt())
                 .isZero();
+        assertThat(client.get("/api/lots/" + lot)
+                        .body()
+                        .get("units")
+                        .get(0)
+                        .get("trusted")
+                        .asBoolean())
+                .isTrue();
         assertThat(client.post("/api/jobs/" + shop.takenIn() + "/triage", body("way", "SCRAP", "why", ""))
                         .status())
                 .as("a customer's unit is not ours to scrap")

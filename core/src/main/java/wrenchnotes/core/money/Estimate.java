@@ -14,9 +14,9 @@ import wrenchnotes.core.diagnosis.odds.Diagnosis;
 /**
  * Hours and price that half of such jobs keep within, and that four in five do.
  *
- * <p>Every recorded job of the shop counts by how much it is like this one: the same revision whole, the same model a half, the same
+ * <p>Every recorded job of the shop counts by how much it is like this one: the same revision or model whole, the same
  * kind an eighth, others a thirtieth; times the odds of the likeliest of its faults here. Three jobs of common practice (half an
- * hour, one, two) stand beside them, so that a new shop starts sensible, a twentieth of a job each: a job or two outweigh them. Quantiles of
+ * hour, one, two) stand beside them, so that a new shop starts sensible, a hundredth of a job each: a job or two outweigh them. Quantiles of
  * weighted values; the weights are ours, no source. A fault that was found counts as sure, and with each found beyond the first the job grows by what a
  * further fault took here.
  *
@@ -42,11 +42,11 @@ public record Estimate(
         long expectedMinor) {
 
     private static final Map<Level, Double> COUNTS =
-            Map.of(Level.REVISION, 1.0, Level.MODEL, 0.5, Level.KIND, 0.125, Level.ALL, 1.0 / 30);
+            Map.of(Level.REVISION, 1.0, Level.MODEL, 1.0, Level.KIND, 0.125, Level.ALL, 1.0 / 30);
     private static final double[] PRACTICE_MINUTES = {30, 60, 120};
-    private static final double PRACTICE_WEIGHT = 0.05;
+    private static final double PRACTICE_WEIGHT = 0.01;
     /** So much a job counts whose faults are not to be expected here. */
-    private static final double UNLIKE = 0.02;
+    private static final double UNLIKE = 0.005;
 
     private static final double HALF = 0.5;
     private static final double FOUR_FIFTHS = 0.8;

@@ -63,6 +63,7 @@ final class DemoTurn {
     final Known known;
     final DemoTold told;
     final String bencher;
+    private int times;
     private Instant at;
     private long job;
     private long benchVersion;
@@ -117,8 +118,7 @@ final class DemoTurn {
     /** Time goes by, but never past today. What takes a while goes on in the hours of the shop; what is begun is finished. */
     Instant later(int minutes) {
         // Nobody works by whole minutes.
-        long seconds =
-                minutes == 0 ? 0 : Math.floorMod(31 * at.getEpochSecond() + 17L * visit.luck() + 7L * minutes, 50);
+        long seconds = minutes == 0 ? 0 : Math.floorMod(31L * ++times + 17L * visit.luck() + 7L * minutes, 50);
         Instant next = at.plus(Duration.ofMinutes(minutes).plusSeconds(seconds));
         next = minutes >= BREAK ? inHours(next) : next;
         Instant latest = shop.now().minus(Duration.ofMinutes(2));

@@ -72,12 +72,13 @@ public class MoneyApi {
 
     public record SaleSaid(@NotNull @PositiveOrZero Long minor) {}
 
-    /** @param likeliest the first of the odds; empty if nothing is likely */
+    /** @param likeliest the first of the odds; empty if nothing is likely @param trusted whether they are to be gone by */
     public record UnitOfLot(
             JobView job,
             Set<ArrivalMark> marks,
             List<String> symptoms,
             Optional<UnitOdds.LikelyFault> likeliest,
+            boolean trusted,
             WorthService.Money money) {}
 
     public record LotView(LotStore.Lot lot, List<UnitOfLot> units) {}
@@ -151,6 +152,7 @@ public class MoneyApi {
                         .map(symptom -> symptom.name())
                         .toList(),
                 judged.odds().faults().stream().findFirst(),
+                judged.odds().trusted(),
                 service.ofJob(job, judged, Optional.empty()));
     }
 }

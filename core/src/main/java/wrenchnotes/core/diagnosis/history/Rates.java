@@ -40,6 +40,10 @@ public record Rates(
     static final double USUAL_EXTRAS = 0.12;
     /** Before any job is closed. Common practice, no source. */
     static final double USUALLY_NOTHING = 0.03;
+    /** So much of a rate stays, however much of it came with others. Ours, no source. */
+    private static final double AT_LEAST = 0.1;
+
+    private static final double MOST_SURE = 0.95;
 
     public Rates {
         faults = List.copyOf(faults);
@@ -69,10 +73,15 @@ public record Rates(
             faults = Set.copyOf(faults);
         }
 
-        /** Once some of it was found: how likely the rest is there. Empty if none of it was found, or nothing is left. @param rates of each fault */
-        public Optional<Group> after(Set<FaultName> found, Map<FaultName, Double> rates) {
+        private Set<FaultName> but(Set<FaultName> some) {
             Set<FaultName> left = new TreeSet<>(faults);
-            left.removeAll(found);
+            left.removeAll(some);
+            return left;
+        }
+
+        /** Once some of it was found: how likely the rest is there. Empty if none of it was found, or nothing is left. @param rates of each fault */
+        private Optional<Group> after(Set<FaultName> found, Map<FaultName, Double> rates) {
+            Set<FaultName> left = but(found);
             double most = faults.stream()
                     .filter(found::contains)
                     .mapToDouble(fault -> rate / rates.getOrDefault(fault, 1.0))
@@ -80,7 +89,7 @@ public record Rates(
                     .orElse(0);
             return left.isEmpty() || most <= 0
                     ? Optional.empty()
-                    : Optional.of(new Group(id, left, Math.min(0.95, most)));
+                    : Optional.of(new Group(id, left, Math.min(MOST_SURE, most)));
         }
     }
 
@@ -100,7 +109,7 @@ public record Rates(
                 .filter(group -> group.faults().contains(rated.fault()))
                 .mapToDouble(Group::rate)
                 .sum();
-        return Math.max(rated.rate() / 10, rated.rate() - together);
+        return Math.max(AT_LEAST * rated.rate(), rated.rate() - together);
     }
 
     /** How many further faults a unit has, those out that came together as ever. */
@@ -108,7 +117,7 @@ public record Rates(
         double together = groups.stream()
                 .mapToDouble(group -> group.rate() * (group.faults().size() - 1))
                 .sum();
-        return Math.max(extras / 10, extras - together);
+        return Math.max(AT_LEAST * extras, extras - together);
     }
 
     /** The same after some faults were found: what comes with them is likely, and other groups are not to be expected. */
@@ -119,6 +128,20 @@ public record Rates(
                 .flatMap(group -> group.after(found, by).stream())
                 .toList();
         return new Rates(faults, shows, leaks, extrasAlone(), nothingWrong, unmet, told, left, fresh, behindStrengths);
+    }
+
+    /** The same with some faults that cannot be there: their parts are new. What else came with them may be there as before. */
+    public Rates without(Set<FaultName> gone) {
+        List<Group> left = groups.stream()
+                .map(group -> new Group(group.id(), group.but(gone), group.rate()))
+                .filter(group -> !group.faults().isEmpty())
+                .toList();
+        return new Rates(faults, shows, leaks, extras, nothingWrong, unmet, told, left, fresh, behindStrengths);
+    }
+
+    /** The same with other faults and what they show. */
+    public Rates with(List<Rated> others, Map<String, Map<FaultName, Double>> show) {
+        return new Rates(others, show, leaks, extras, nothingWrong, unmet, told, groups, fresh, behindStrengths);
     }
 
     /** Whether closed jobs had a fault so often at least. */

@@ -68,7 +68,9 @@ public record Diagnosis(
         return new Diagnosis(
                 faults,
                 sets,
-                odds.trusted() ? OptionalDouble.of(judged.sets().noneOf(Network.known(rates))) : OptionalDouble.empty(),
+                odds.trusted()
+                        ? OptionalDouble.of(judged.sets().noneOf(Network.ids(rates, fault -> true)))
+                        : OptionalDouble.empty(),
                 odds.leftOut(),
                 odds.trusted(),
                 outside);

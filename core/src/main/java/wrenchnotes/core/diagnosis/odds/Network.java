@@ -1,12 +1,14 @@
 package wrenchnotes.core.diagnosis.odds;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wrenchnotes.core.diagnosis.FaultName;
@@ -49,12 +51,17 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
         return id.startsWith(OUTSIDE);
     }
 
-    /** Ids of all that stands for faults of the rates. */
-    static Set<String> known(Rates rates) {
+    /** Ids of all that stands for such a fault of the rates: itself, and each group that it came in. */
+    static Set<String> ids(Rates rates, Predicate<FaultName> which) {
         return Stream.concat(
-                        rates.faults().stream().map(rated -> rated.fault().words()),
-                        rates.groups().stream().map(Rates.Group::id))
-                .collect(Collectors.toSet());
+                        rates.faults().stream()
+                                .map(Rates.Rated::fault)
+                                .filter(which)
+                                .map(FaultName::words),
+                        rates.groups().stream()
+                                .filter(group -> group.faults().stream().anyMatch(which))
+                                .map(Rates.Group::id))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     static String outsideName(String id) {
@@ -88,14 +95,9 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
 
     /** What a look at a component would show, if it were taken. */
     public static Optional<FaultModel.ModelSymptom> look(String id, String component, Means by, Rates rates) {
-        List<FaultModel.ModelCause> causes = Stream.concat(
-                        rates.faults().stream()
-                                .filter(rated -> rated.fault().component().equals(component))
-                                .map(rated -> rated.fault().words()),
-                        rates.groups().stream()
-                                .filter(group -> group.faults().stream()
-                                        .anyMatch(fault -> fault.component().equals(component)))
-                                .map(Rates.Group::id))
+        List<FaultModel.ModelCause> causes = ids(
+                        rates, fault -> fault.component().equals(component))
+                .stream()
                 .map(cause -> new FaultModel.ModelCause(cause, by.finds()))
                 .toList();
         return causes.isEmpty()
@@ -128,19 +130,19 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
 
     /** How likely each fault of the rates is, by itself or with others that it comes with. @param marginals in the order of the model */
     public double[] byFault(Rates rates, double[] marginals) {
-        double[] by = java.util.Arrays.copyOf(marginals, rates.faults().size());
-        for (int at = by.length; at < marginals.length; at++) {
-            String id = model.faults().get(at).id();
-            for (Rates.Group group : rates.groups()) {
-                for (int own = 0; own < by.length && group.id().equals(id); own++) {
-                    by[own] += group.faults().contains(rates.faults().get(own).fault()) ? marginals[at] : 0;
-                }
-            }
+        Map<String, Double> byId = new HashMap<>();
+        for (int at = 0; at < marginals.length; at++) {
+            byId.put(model.faults().get(at).id(), marginals[at]);
         }
-        for (int at = 0; at < by.length; at++) {
-            by[at] = Math.min(1, by[at]);
-        }
-        return by;
+        return rates.faults().stream()
+                .mapToDouble(rated -> Math.min(
+                        1,
+                        byId.get(rated.fault().words())
+                                + rates.groups().stream()
+                                        .filter(group -> group.faults().contains(rated.fault()))
+                                        .mapToDouble(group -> byId.get(group.id()))
+                                        .sum()))
+                .toArray();
     }
 
     private static final class Building {
@@ -247,14 +249,15 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
         }
 
         private void blamed(CrossedTries.Tried tried, Map<String, FaultModel.ModelCause> causes) {
-            Set<String> own = rates.faults().stream()
-                    .map(Rates.Rated::fault)
-                    .filter(fault -> tried.whole()
+            Set<String> own = ids(
+                    rates,
+                    fault -> tried.whole()
                             || tried.component()
                                     .filter(fault.component()::equalsIgnoreCase)
-                                    .isPresent())
-                    .map(FaultName::words)
-                    .collect(Collectors.toSet());
+                                    .isPresent());
+            if (tried.whole() && rates.unmet() > 0) {
+                own.add(UNMET);
+            }
             if (own.isEmpty()) {
                 outside(tried.name(), causes);
             }

@@ -5,8 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import wrenchnotes.core.diagnosis.FaultName;
+import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 
@@ -37,11 +39,7 @@ public final class Suspects {
 
     /** The rates with whatever else is suspected; the same if nothing is. */
     public static Rates beside(Rates history, Known known) {
-        Set<FaultName> found = known.done().stream()
-                .filter(done -> !done.failed())
-                .map(Known.Done::fault)
-                .collect(Collectors.toSet());
-        Rates rates = found.isEmpty() ? history : history.after(found);
+        Rates rates = afterwards(history, known);
         Set<String> onRecord =
                 rates.faults().stream().map(rated -> rated.fault().component()).collect(Collectors.toSet());
         Map<FaultName, Map<String, Double>> suspects = new LinkedHashMap<>();
@@ -63,6 +61,18 @@ public final class Suspects {
         return suspects.isEmpty() ? rates : joined(rates, rated, suspects);
     }
 
+    /** What was done changes what is to be expected of what came with it. */
+    private static Rates afterwards(Rates history, Known known) {
+        Set<FaultName> found = done(known, one -> !one.failed());
+        Set<FaultName> renewed = done(known, one -> one.failed() && one.remedy() == Remedy.REPLACED);
+        Rates rates = renewed.isEmpty() ? history : history.without(renewed);
+        return found.isEmpty() ? rates : rates.after(found);
+    }
+
+    private static Set<FaultName> done(Known known, Predicate<Known.Done> which) {
+        return known.done().stream().filter(which).map(Known.Done::fault).collect(Collectors.toSet());
+    }
+
     private static Rates joined(
             Rates rates, Map<FaultName, Double> rated, Map<FaultName, Map<String, Double>> suspects) {
         List<Rates.Rated> faults = new ArrayList<>(rates.faults());
@@ -78,16 +88,6 @@ public final class Suspects {
             });
             shows.put(word, all);
         });
-        return new Rates(
-                faults,
-                shows,
-                rates.leaks(),
-                rates.extras(),
-                rates.nothingWrong(),
-                rates.unmet(),
-                rates.told(),
-                rates.groups(),
-                rates.fresh(),
-                rates.behindStrengths());
+        return rates.with(faults, shows);
     }
 }

@@ -3,6 +3,7 @@ package wrenchnotes.core.money;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.apache.commons.statistics.descriptive.Variance;
 import wrenchnotes.core.diagnosis.history.LikeSale;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 
@@ -76,10 +77,6 @@ public record Price(long low, long likely, long expected, long high, int sales, 
     }
 
     private static double variance(List<Double> prices) {
-        double mean = prices.stream().mapToDouble(Math::log).average().orElseThrow();
-        double squares = prices.stream()
-                .mapToDouble(price -> (Math.log(price) - mean) * (Math.log(price) - mean))
-                .sum();
-        return squares / (prices.size() - 1);
+        return Variance.of(prices.stream().mapToDouble(Math::log).toArray()).getAsDouble();
     }
 }

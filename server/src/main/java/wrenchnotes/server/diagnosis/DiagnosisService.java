@@ -28,6 +28,7 @@ import wrenchnotes.core.diagnosis.history.Success;
 import wrenchnotes.core.diagnosis.history.Where;
 import wrenchnotes.core.diagnosis.odds.Diagnosis;
 import wrenchnotes.core.diagnosis.odds.Known;
+import wrenchnotes.core.diagnosis.odds.Weighed;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.Warranty;
 import wrenchnotes.core.teardown.plan.Reach;
@@ -79,14 +80,15 @@ public class DiagnosisService {
 
     /** A unit at the counter. @param unit if it was here before */
     public Judged atCounter(long revision, Optional<Long> unit, Set<String> present, Set<String> absent, Instant now) {
-        return judge(new Asked(
+        Asked asked = new Asked(
                 units.where(revision),
                 Known.told(present, absent),
                 nearness.ways(revision, Optional.empty(), Set.of()),
                 ASK_MINUTES,
                 Map.of(),
                 unit,
-                now));
+                now);
+        return judge(asked, names.faultsOf(asked.where().model()));
     }
 
     /**
@@ -97,14 +99,15 @@ public class DiagnosisService {
         Asked asked = asked(job, now.truncatedTo(ChronoUnit.HOURS).plus(1, ChronoUnit.HOURS));
         Version version = book.read((closed, names) -> new Version(closed.size(), names));
         Kept before = kept.get(job.id());
-        if (before != null && before.stands(asked, version, faultsOf(asked))) {
+        List<BookStore.KnownFault> own = names.faultsOf(asked.where().model());
+        if (before != null && before.stands(asked, version, own)) {
             return before.judged();
         }
         if (kept.size() >= MOST_KEPT) {
             kept.clear();
         }
-        Judged judged = judge(asked);
-        kept.put(job.id(), new Kept(asked, version, faultsOf(asked), judged));
+        Judged judged = judge(asked, own);
+        kept.put(job.id(), new Kept(asked, version, own, judged));
         return judged;
     }
 
@@ -119,10 +122,6 @@ public class DiagnosisService {
                     && asked.equals(now)
                     && faults.equals(own);
         }
-    }
-
-    private List<BookStore.KnownFault> faultsOf(Asked asked) {
-        return names.faultsOf(asked.where().model());
     }
 
     private Asked asked(Job job, Instant now) {
@@ -166,16 +165,18 @@ public class DiagnosisService {
                         .toList());
     }
 
-    private Judged judge(Asked said) {
+    /** @param own faults that the model's own words name */
+    private Judged judge(Asked said, List<BookStore.KnownFault> own) {
         Names called = book.read((closed, names) -> names);
         long model = said.where().model();
         Asked asked = said.called(called);
         // By what they count as; what people see is what the model calls them.
-        Map<FaultName, BookStore.KnownFault> ids = faultsOf(asked).stream()
+        Map<FaultName, BookStore.KnownFault> ids = own.stream()
                 .collect(Collectors.toMap(
                         known -> called.fault(model, known.name()), Function.identity(), (one, other) -> one));
         Learned learned = book.ask(past -> learned(past, asked, ids.keySet()));
-        Diagnosis diagnosis = Diagnosis.of(learned.rates(), asked.known());
+        Weighed now = Weighed.of(learned.rates(), asked.known());
+        Diagnosis diagnosis = Diagnosis.of(now);
         List<UnitOdds.LikelyFault> faults = likely(asked, learned.earlier(), diagnosis, ids);
         List<UnitOdds.LikelyFault> told = told(faults);
         UnitOdds odds = new UnitOdds(
@@ -197,7 +198,7 @@ public class DiagnosisService {
                 diagnosis.leftOut(),
                 diagnosis.trusted(),
                 diagnosis.outside(),
-                next(asked, learned.rates(), ids));
+                next(asked, now, ids));
         return new Judged(odds, diagnosis, asked.done(), learned.work(), learned.success());
     }
 
@@ -267,8 +268,7 @@ public class DiagnosisService {
                 });
     }
 
-    private static List<UnitOdds.CheckAdvice> next(Asked asked, Rates rates, Map<FaultName, BookStore.KnownFault> ids) {
-        Known known = asked.known();
+    private static List<UnitOdds.CheckAdvice> next(Asked asked, Weighed now, Map<FaultName, BookStore.KnownFault> ids) {
         Set<String> leaveOut = new HashSet<>();
         asked.said().forEach((fault, row) -> {
             if (row.word() == Overruling.NOT_THIS) {
@@ -276,10 +276,10 @@ public class DiagnosisService {
             }
         });
         asked.done().forEach(fault -> leaveOut.add(fault.component()));
-        known.looks().stream()
+        asked.known().looks().stream()
                 .filter(look -> look.by() != Means.LOOKED)
                 .forEach(look -> leaveOut.add(look.component()));
-        return NextCheck.best(rates, known, asked.asWays(), asked.askMinutes(), leaveOut).stream()
+        return NextCheck.best(now, asked.asWays(), asked.askMinutes(), leaveOut).stream()
                 .map(check -> new UnitOdds.CheckAdvice(
                         check.how().isEmpty() ? check.what() : own(ids, check.what()),
                         check.how().isEmpty(),

@@ -11,10 +11,9 @@ import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.diagnosis.odds.FaultModel;
-import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.diagnosis.odds.LikelySets;
 import wrenchnotes.core.diagnosis.odds.Network;
-import wrenchnotes.core.diagnosis.odds.Suspects;
+import wrenchnotes.core.diagnosis.odds.Weighed;
 
 /**
  * What to look at or to ask next: whatever tells most about the faults for each minute it takes, with what lies open on the way looked at too where that
@@ -60,12 +59,8 @@ public record NextCheck(
      * @param leaveOut what was looked at or overruled already: names of components
      * @return the best three, best first, no component or symptom twice; empty if nothing is left that would tell
      */
-    public static List<NextCheck> best(Rates history, Known known, Ways ways, double askMinutes, Set<String> leaveOut) {
-        Rates rates = Suspects.beside(history, known);
-        Network now = Network.of(rates, known);
-        return now.likelySets()
-                .map(sets -> new Choice(rates, now, sets, ways).best(known, askMinutes, leaveOut))
-                .orElse(List.of());
+    public static List<NextCheck> best(Weighed now, Ways ways, double askMinutes, Set<String> leaveOut) {
+        return new Choice(now, now.sets(), ways).best(askMinutes, leaveOut);
     }
 
     /** @param shows of each set, how likely it comes out bad */
@@ -73,23 +68,23 @@ public record NextCheck(
 
     private static final class Choice {
 
+        private final Weighed now;
         private final Rates rates;
-        private final Network now;
         private final LikelySets sets;
         private final Ways ways;
         private final double[] before;
         private final JointInformation information;
 
-        Choice(Rates rates, Network now, LikelySets sets, Ways ways) {
-            this.rates = rates;
+        Choice(Weighed now, LikelySets sets, Ways ways) {
             this.now = now;
+            this.rates = now.rates();
             this.sets = sets;
             this.ways = ways;
-            this.before = now.byFault(rates, sets.marginals(sets.shares()));
+            this.before = now.byFault(sets, sets.shares());
             this.information = new JointInformation(sets.shares());
         }
 
-        List<NextCheck> best(Known known, double askMinutes, Set<String> leaveOut) {
+        List<NextCheck> best(double askMinutes, Set<String> leaveOut) {
             List<String> components = components(leaveOut);
             List<NextCheck> all = new ArrayList<>();
             for (String component : components) {
@@ -98,7 +93,8 @@ public record NextCheck(
                 }
             }
             for (String word : rates.shows().keySet()) {
-                boolean said = known.present().contains(word) || known.absent().contains(word);
+                boolean said = now.known().present().contains(word)
+                        || now.known().absent().contains(word);
                 if (!said && worthAsking(word)) {
                     all.add(ask(word, askMinutes));
                 }
@@ -135,9 +131,9 @@ public record NextCheck(
         /** Set against not having heard of it at all: so far silence has said a part of it. */
         private NextCheck ask(String word, double askMinutes) {
             FaultModel.ModelSymptom symptom = Network.symptom(rates, word);
-            LikelySets unheard = sets.before(symptom, now.silentOn(word));
+            LikelySets unheard = sets.before(symptom, now.network().silentOn(word));
             Check check = new Check(word, Optional.empty(), askMinutes, unheard.shows(symptom));
-            return new Choice(rates, now, unheard, ways).told(check, List.of());
+            return new Choice(now, unheard, ways).told(check, List.of());
         }
 
         private Optional<Check> look(String component, Means means) {
@@ -207,8 +203,8 @@ public record NextCheck(
                 bad[at] = share[at] * check.shows()[at];
                 good[at] = share[at] - bad[at];
             }
-            double[] ifBad = now.byFault(rates, sets.marginals(bad));
-            double[] ifGood = now.byFault(rates, sets.marginals(good));
+            double[] ifBad = now.byFault(sets, bad);
+            double[] ifGood = now.byFault(sets, good);
             double[] each = new double[rates.faults().size()];
             for (int at = 0; at < each.length; at++) {
                 each[at] = JointInformation.doubt(before[at])

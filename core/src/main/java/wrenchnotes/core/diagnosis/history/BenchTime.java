@@ -52,18 +52,23 @@ public record BenchTime(Duration worked, List<Gap> gaps) {
      * @param said minutes worked in a gap, by the moment in milliseconds at which it begins; of what is no gap any more nothing counts
      */
     public static BenchTime of(long[] entries, Map<Long, Integer> said) {
-        long worked = millis(entries);
-        List<Gap> gaps = new ArrayList<>();
         long[] inTurn = entries.clone();
         Arrays.sort(inTurn);
+        long worked = 0;
+        List<Gap> gaps = new ArrayList<>();
         for (int n = 1; n < inTurn.length; n++) {
             long from = inTurn[n - 1] >> 1;
             long to = inTurn[n] >> 1;
-            if ((inTurn[n - 1] & 1) == 0 && to - from > ANOTHER_DAY) {
+            if ((inTurn[n - 1] & 1) == 1) {
+                continue;
+            }
+            if (to - from > ANOTHER_DAY) {
                 Optional<Integer> minutes = Optional.ofNullable(said.get(from));
                 gaps.add(new Gap(Instant.ofEpochMilli(from), Instant.ofEpochMilli(to), minutes));
                 worked += Math.min(
                         to - from, Duration.ofMinutes(minutes.orElse(0)).toMillis());
+            } else {
+                worked += to - from;
             }
         }
         return new BenchTime(Duration.ofMillis(worked), gaps);
@@ -86,21 +91,5 @@ public record BenchTime(Duration worked, List<Gap> gaps) {
      */
     public static long entry(long at, boolean pause) {
         return at * 2 + (pause ? 1 : 0);
-    }
-
-    /**
-     * @param entries of one job, each as {@link #entry} makes it, in any order
-     * @return milliseconds; 0 if nothing, or one thing only, was entered
-     */
-    public static long millis(long[] entries) {
-        long[] inTurn = entries.clone();
-        Arrays.sort(inTurn);
-        long worked = 0;
-        for (int n = 1; n < inTurn.length; n++) {
-            long gap = (inTurn[n] >> 1) - (inTurn[n - 1] >> 1);
-            boolean paused = (inTurn[n - 1] & 1) == 1;
-            worked += paused || gap > ANOTHER_DAY ? 0 : gap;
-        }
-        return worked;
     }
 }

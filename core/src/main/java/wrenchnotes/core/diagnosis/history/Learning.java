@@ -28,12 +28,17 @@ public record Learning(double wide, double own, double shows, double halfLife) {
         }
     }
 
+    /** Whether it is of many models: what breaks is a model's own, and not every one could have a fault. */
+    static boolean ofManyModels(Level level) {
+        return level == Level.ALL || level == Level.KIND;
+    }
+
     double weight(Level level) {
-        return level == Level.ALL || level == Level.KIND ? wide : own;
+        return ofManyModels(level) ? wide : own;
     }
 
     /** How much more a job of a level counts than the one before it. */
     double growth(Level level) {
-        return Math.pow(2, 1 / (level == Level.ALL || level == Level.KIND ? SLOWER * halfLife : halfLife));
+        return Math.pow(2, 1 / (ofManyModels(level) ? SLOWER * halfLife : halfLife));
     }
 }

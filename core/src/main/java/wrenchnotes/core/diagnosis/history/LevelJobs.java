@@ -137,6 +137,10 @@ final class LevelJobs {
             return positive(all.shown(fault, symptom) - but.shown(fault, symptom));
         }
 
+        double together(Set<FaultName> faults) {
+            return positive(all.together(faults) - but.together(faults));
+        }
+
         double leaked(String symptom) {
             return positive(all.leaked(symptom) - but.leaked(symptom));
         }

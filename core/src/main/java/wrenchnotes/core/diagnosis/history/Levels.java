@@ -28,6 +28,9 @@ final class Levels {
     private static final int PAIRS = 4;
     private static final int LARGER = 2;
 
+    /** What can be at all has a rate. */
+    private static final double LEAST = 1e-4;
+
     /** A fault that nobody has met, on a model that nobody has seen: what it counts as, in jobs. Ours, no source. */
     private static final double USUALLY_UNMET = 0.1;
 
@@ -79,26 +82,22 @@ final class Levels {
                 behind = new Rates.Behind(at.level(), count, jobsThatCouldHaveIt(fault, at, components));
             }
         }
-        double kept = Math.min(0.98, Math.max(1e-4, rate));
+        double kept = Math.min(0.98, Math.max(LEAST, rate));
         return new Rates.Rated(fault, kept, kept * of, of, behind);
     }
 
     private double couldHaveIt(FaultName fault, At at, Map<Long, Set<String>> components) {
-        return asks(at)
+        return Learning.ofManyModels(at.level())
                 ? at.others().jobsOf(having(fault, at, components))
                 : at.others().jobs();
     }
 
     private int jobsThatCouldHaveIt(FaultName fault, At at, Map<Long, Set<String>> components) {
-        return asks(at)
+        return Learning.ofManyModels(at.level())
                 ? having(fault, at, components).stream()
                         .mapToInt(model -> at.jobs().byModel().get(model))
                         .sum()
                 : at.jobs().jobs();
-    }
-
-    private static boolean asks(At at) {
-        return at.level() == Level.ALL || at.level() == Level.KIND;
     }
 
     /** A model whose components nobody has named may have what any other has, and so counts all others. */
@@ -149,21 +148,20 @@ final class Levels {
     }
 
     /**
-     * What came together on this model: three faults or more at once in two jobs, or two in {@value #PAIRS}, is no chance while every tenth unit has a second
-     * one. Of jobs of the model, the usual of none beside them.
+     * What came together on this model and was all that was found: three faults or more in {@value #LARGER} jobs, or two in {@value #PAIRS}, and oftener than by
+     * chance. The rate is that of the model, its jobs ageing as they do, with none lent by the wider levels.
      */
     List<Rates.Group> groups(Set<FaultName> among) {
         List<Rates.Group> groups = new ArrayList<>();
         for (At at : levels) {
             if (at.level() == Level.MODEL) {
+                Others whole = at.jobs().whole();
                 at.jobs().together().forEach((faults, jobs) -> {
                     boolean often = jobs >= (faults.size() > 2 ? LARGER : PAIRS)
                             && jobs > OFTENER * expected(faults, at.jobs());
                     if (often && among.containsAll(faults)) {
-                        groups.add(new Rates.Group(
-                                "together " + (groups.size() + 1),
-                                faults,
-                                jobs / (at.jobs().jobs() + learning.weight(at.level()))));
+                        double rate = whole.together(faults) / (whole.jobs() + learning.weight(at.level()));
+                        groups.add(new Rates.Group("together " + (groups.size() + 1), faults, Math.max(LEAST, rate)));
                     }
                 });
             }
@@ -195,7 +193,7 @@ final class Levels {
     private double shrunk(double usual, double weight, ToDoubleFunction<Others> had, ToDoubleFunction<Others> of) {
         double share = usual;
         for (At at : levels) {
-            if (asks(at)) {
+            if (Learning.ofManyModels(at.level())) {
                 Others others = at.level() == Level.KIND ? at.jobs().whole() : at.others();
                 share = (had.applyAsDouble(others) + weight * share) / (of.applyAsDouble(others) + weight);
             }

@@ -16,6 +16,8 @@ public final class Success {
     /** Common practice, no source. */
     private static final double USUALLY_MENDED = 0.8;
 
+    private static final Ended NONE = new Ended(0, 0);
+
     private Success() {}
 
     /** Of some jobs that ended with a word on it. */
@@ -36,12 +38,12 @@ public final class Success {
                 Level level = near.computeIfAbsent(
                         book.revision(at),
                         revision -> names.revisions().get(revision).nearness(where));
-                levels.merge(level, new Ended(0, 0).and(ended.get()), (so, one) -> so.and(one.mended() > 0));
+                levels.put(level, levels.getOrDefault(level, NONE).and(ended.get()));
             }
         }
         double success = USUALLY_MENDED;
         for (Level level : Learning.NARROWING) {
-            Ended so = levels.getOrDefault(level, new Ended(0, 0));
+            Ended so = levels.getOrDefault(level, NONE);
             double weight = Learning.USUAL.weight(level);
             success = (so.mended() + weight * success) / (so.tried() + weight);
         }

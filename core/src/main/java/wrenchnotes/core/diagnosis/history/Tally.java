@@ -14,6 +14,7 @@ final class Tally {
     private final Map<Long, Double> byModel = new LinkedHashMap<>();
     private final Map<FaultName, Double> faults = new LinkedHashMap<>();
     private final Map<FaultName, Map<String, Double>> shown = new LinkedHashMap<>();
+    private final Map<Set<FaultName>, Double> together = new LinkedHashMap<>();
     private final Map<String, Double> leaked = new LinkedHashMap<>();
 
     void add(PastJob job, Credits credits, double weight) {
@@ -28,6 +29,9 @@ final class Tally {
         jobs += weight;
         byModel.merge(where.model(), weight, Double::sum);
         its.forEach(fault -> faults.merge(fault, weight, Double::sum));
+        if (its.size() > 1) {
+            together.merge(its, weight, Double::sum);
+        }
         credits.shown()
                 .forEach((symptom, by) -> by.forEach((fault, credit) -> {
                     if (its.contains(fault)) {
@@ -44,6 +48,7 @@ final class Tally {
         byModel.replaceAll((model, weight) -> weight * factor);
         faults.replaceAll((fault, weight) -> weight * factor);
         shown.values().forEach(by -> by.replaceAll((symptom, weight) -> weight * factor));
+        together.replaceAll((faults, weight) -> weight * factor);
         leaked.replaceAll((symptom, weight) -> weight * factor);
     }
 
@@ -73,6 +78,11 @@ final class Tally {
 
     double shown(FaultName fault, String symptom) {
         return shown.getOrDefault(fault, Map.of()).getOrDefault(symptom, 0.0);
+    }
+
+    /** Jobs in which just these were found. */
+    double together(Set<FaultName> faults) {
+        return together.getOrDefault(faults, 0.0);
     }
 
     double leaked(String symptom) {

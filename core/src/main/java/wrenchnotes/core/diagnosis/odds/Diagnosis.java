@@ -36,16 +36,21 @@ public record Diagnosis(
 
     public record Outside(String name, double probability) {}
 
-    /** @param history what closed jobs say; what they do not know and the bench speaks of is joined, see {@link Suspects} */
+    /** As {@link Weighed#of(Rates, Known)} has it. */
     public static Diagnosis of(Rates history, Known known) {
-        Rates rates = Suspects.beside(history, known);
-        Network weighed = Network.of(rates, known);
-        Odds.WithSets judged = weighed.weighed();
-        Odds odds = judged.odds();
-        Drawn.Range[] ranges = Drawn.ranges(weighed, rates, judged.sets());
-        double[] byFault = weighed.byFault(
-                rates,
-                odds.faults().stream().mapToDouble(Odds.FaultOdds::probability).toArray());
+        return of(Weighed.of(history, known));
+    }
+
+    public static Diagnosis of(Weighed weighed) {
+        Rates rates = weighed.rates();
+        Odds odds = weighed.odds();
+        Drawn.Range[] ranges = Drawn.ranges(weighed);
+        double[] byFault = weighed.network()
+                .byFault(
+                        rates,
+                        odds.faults().stream()
+                                .mapToDouble(Odds.FaultOdds::probability)
+                                .toArray());
         Map<String, Rates.Rated> byWords = rates.byWords();
         List<Likely> faults = IntStream.range(0, byFault.length)
                 .mapToObj(at -> likely(rates.faults().get(at), byFault[at], ranges[at]))
@@ -69,7 +74,7 @@ public record Diagnosis(
                 faults,
                 sets,
                 odds.trusted()
-                        ? OptionalDouble.of(judged.sets().noneOf(Network.ids(rates, fault -> true)))
+                        ? OptionalDouble.of(weighed.sets().noneOf(Network.ids(rates, fault -> true)))
                         : OptionalDouble.empty(),
                 odds.leftOut(),
                 odds.trusted(),

@@ -23,7 +23,7 @@ final class Drawn {
     private static final double MATTERS = 0.002;
     private static final long SEED = 20_261L;
 
-    private final Network network;
+    private final Weighed now;
     private final Rates rates;
     private final LikelySets sets;
     private final double[] matters;
@@ -32,12 +32,12 @@ final class Drawn {
 
     private final UniformRandomProvider random = new SplittableRandom(SEED)::nextLong;
 
-    private Drawn(Network network, Rates rates, LikelySets sets) {
-        this.network = network;
-        this.rates = rates;
-        this.sets = sets;
+    private Drawn(Weighed now) {
+        this.now = now;
+        this.rates = now.rates();
+        this.sets = now.sets();
         this.matters = sets.marginals(sets.shares());
-        List<String> there = List.copyOf(network.present());
+        List<String> there = List.copyOf(now.network().present());
         this.word = new boolean[there.size()];
         for (int at = 0; at < word.length; at++) {
             word[at] = rates.speaksOf(there.get(at));
@@ -48,17 +48,17 @@ final class Drawn {
     record Range(double low, double high) {}
 
     /** Of each fault of the rates. */
-    static Range[] ranges(Network network, Rates rates, LikelySets sets) {
-        return new Drawn(network, rates, sets).ranges();
+    static Range[] ranges(Weighed now) {
+        return new Drawn(now).ranges();
     }
 
     private Range[] ranges() {
-        Evidence seen = network.evidence();
-        Coming coming = Coming.of(network.model());
+        Evidence seen = now.network().evidence();
+        Coming coming = Coming.of(now.network().model());
         double[][] drawn = new double[rates.faults().size()][DRAWS];
         for (int draw = 0; draw < DRAWS; draw++) {
             double[] weights = weigh(seen, coming);
-            double[] marginals = network.byFault(rates, sets.marginals(weights));
+            double[] marginals = now.byFault(sets, weights);
             for (int at = 0; at < marginals.length; at++) {
                 drawn[at][draw] = marginals[at];
             }
@@ -81,7 +81,8 @@ final class Drawn {
         }
         Map<String, Rates.Rated> byWords = rates.byWords();
         for (int at = 0; at < matters.length; at++) {
-            Rates.Rated rated = byWords.get(network.model().faults().get(at).id());
+            Rates.Rated rated =
+                    byWords.get(now.network().model().faults().get(at).id());
             if (rated == null || matters[at] < MATTERS) {
                 continue;
             }

@@ -72,18 +72,6 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
         return Evidence.of(model, present, absent, SILENCE);
     }
 
-    /** What is likely, and which sets of faults. @throws wrenchnotes.core.unit.Invalid if what is seen cannot happen */
-    Odds.WithSets weighed() {
-        return Odds.of(model, evidence());
-    }
-
-    /** The sets of faults that are likely now; empty if what is seen cannot happen. */
-    public Optional<LikelySets> likelySets() {
-        WeighedSets sets = new WeighedSets(model, evidence());
-        sets.untilEnough(Odds.MOST_SETS);
-        return sets.total() > 0 ? Optional.of(sets.likeliest()) : Optional.empty();
-    }
-
     /** How much nobody's silence on a symptom counted. */
     public double silentOn(String symptom) {
         boolean silent = !present.isEmpty()
@@ -129,7 +117,7 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
     }
 
     /** How likely each fault of the rates is, by itself or with others that it comes with. @param marginals in the order of the model */
-    public double[] byFault(Rates rates, double[] marginals) {
+    double[] byFault(Rates rates, double[] marginals) {
         Map<String, Double> byId = new HashMap<>();
         for (int at = 0; at < marginals.length; at++) {
             byId.put(model.faults().get(at).id(), marginals[at]);

@@ -18,6 +18,7 @@ import wrenchnotes.core.diagnosis.advice.CheckOrder.Single;
 import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 import wrenchnotes.core.diagnosis.odds.Known;
+import wrenchnotes.core.diagnosis.odds.Weighed;
 
 /** Probability over cost (published: Mitten 1960; from memory), held against every order there is. */
 class CheckOrderTest {
@@ -73,8 +74,7 @@ class CheckOrderTest {
         Set<String> out = new java.util.HashSet<>();
         while (order.size() < checks.size()) {
             List<NextCheck> best = NextCheck.best(
-                    rates,
-                    new Known(Set.of(), Set.of(), looked, List.of(), List.of()),
+                    Weighed.of(rates, new Known(Set.of(), Set.of(), looked, List.of(), List.of())),
                     new Ways(way, Map.of(), 1),
                     1,
                     out);

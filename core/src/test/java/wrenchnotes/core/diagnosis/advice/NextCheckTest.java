@@ -18,6 +18,7 @@ import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.diagnosis.history.Where.Level;
 import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.diagnosis.odds.Network;
+import wrenchnotes.core.diagnosis.odds.Weighed;
 
 /** What a check tells, held against every set of faults and every answer written out; nothing is shared with the core. */
 class NextCheckTest {
@@ -130,7 +131,7 @@ class NextCheckTest {
                 Map.of("part 0", 9.0, "part 1", 6.0, "part 2", 7.0, "part 3", 8.0),
                 Map.of("part 0", Set.of("part 1", "part 2", "part 3")),
                 30);
-        List<NextCheck> best = NextCheck.best(rates, known, ways, 0.5, Set.of());
+        List<NextCheck> best = NextCheck.best(Weighed.of(rates, known), ways, 0.5, Set.of());
         assertThat(best).isNotEmpty();
         for (NextCheck check : best) {
             if (check.how().isEmpty()) {
@@ -165,11 +166,12 @@ class NextCheckTest {
         Ways oneLid = new Ways(
                 Map.of("part 1", 12.0, "part 2", 12.5), Map.of("part 2", Set.of("part 1"), "part 1", Set.of()), 60);
         NextCheck together =
-                NextCheck.best(rates, nothing, oneLid, 60, Set.of()).get(0);
+                NextCheck.best(Weighed.of(rates, nothing), oneLid, 60, Set.of()).get(0);
         assertThat(together.how()).isPresent();
         assertThat(together.what()).isEqualTo("part 2");
         assertThat(together.onTheWay()).containsExactly("part 1");
-        NextCheck apart = NextCheck.best(rates, nothing, new Ways(oneLid.minutes(), Map.of(), 60), 60, Set.of())
+        NextCheck apart = NextCheck.best(
+                        Weighed.of(rates, nothing), new Ways(oneLid.minutes(), Map.of(), 60), 60, Set.of())
                 .get(0);
         assertThat(apart.onTheWay()).isEmpty();
         assertThat(together.bitsPerMinute()).isGreaterThan(apart.bitsPerMinute());
@@ -188,7 +190,7 @@ class NextCheckTest {
             leaks.put("word " + n, 0.02);
         }
         Known all = Known.told(shows.keySet(), Set.of());
-        assertThat(NextCheck.best(new Rates(faults, shows, leaks), all, FLAT, 1, Set.of()))
+        assertThat(NextCheck.best(Weighed.of(new Rates(faults, shows, leaks), all), FLAT, 1, Set.of()))
                 .isNotEmpty();
     }
 }

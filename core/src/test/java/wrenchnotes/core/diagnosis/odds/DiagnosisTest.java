@@ -201,7 +201,10 @@ class DiagnosisTest {
         Rates one = new Rates(List.of(rated(BELT, 0.3)), Map.of(), Map.of());
 
         NextCheck look = NextCheck.best(
-                        one, Known.told(Set.of(), Set.of()), new Ways(Map.of("belt", 5.0), Map.of(), 20), 1, Set.of())
+                        Weighed.of(one, Known.told(Set.of(), Set.of())),
+                        new Ways(Map.of("belt", 5.0), Map.of(), 20),
+                        1,
+                        Set.of())
                 .get(0);
 
         Means means = look.how().orElseThrow();
@@ -221,14 +224,16 @@ class DiagnosisTest {
     void what_is_near_comes_before_what_is_deep() {
         Ways belt = new Ways(Map.of("belt", 40.0, "lens", 40.0, "gear", 1.0), Map.of(), 20);
         Ways deep = new Ways(Map.of("belt", 40.0, "lens", 40.0, "gear", 40.0), Map.of(), 20);
-        assertThat(NextCheck.best(RATES, seen(), belt, 60, Set.of()).get(0).what())
+        assertThat(NextCheck.best(Weighed.of(RATES, seen()), belt, 60, Set.of())
+                        .get(0)
+                        .what())
                 .isEqualTo("gear");
-        assertThat(NextCheck.best(RATES, Known.told(Set.of(), Set.of()), deep, 0.5, Set.of())
+        assertThat(NextCheck.best(Weighed.of(RATES, Known.told(Set.of(), Set.of())), deep, 0.5, Set.of())
                         .get(0)
                         .what())
                 .as("a question costs nothing")
                 .isIn("skips", "does not load");
-        assertThat(NextCheck.best(RATES, seen(), belt, 60, Set.of("gear")))
+        assertThat(NextCheck.best(Weighed.of(RATES, seen()), belt, 60, Set.of("gear")))
                 .extracting(NextCheck::what)
                 .doesNotContain("gear")
                 .doesNotHaveDuplicates();

@@ -61,7 +61,9 @@ public final class V11TimeWorked implements JavaMigration {
                 .update();
         entries.forEach((job, its) -> jdbc.sql(
                         "UPDATE job SET bench_millis = :millis WHERE id = :job AND handed_over_at IS NOT NULL")
-                .param("millis", BenchTime.millis(its.build().toArray()))
+                .param(
+                        "millis",
+                        BenchTime.of(its.build().toArray(), Map.of()).worked().toMillis())
                 .param("job", job)
                 .update());
     }

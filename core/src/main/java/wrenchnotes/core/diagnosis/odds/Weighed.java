@@ -1,0 +1,30 @@
+package wrenchnotes.core.diagnosis.odds;
+
+import wrenchnotes.core.diagnosis.history.Rates;
+import wrenchnotes.core.unit.Invalid;
+
+/**
+ * A unit's network, weighed once for all that is asked of it: what it is likely to have ({@link Diagnosis}), and what to look at next.
+ *
+ * @param known of the unit now
+ * @param rates with whatever else is suspected, see {@link Suspects}
+ * @param sets the likeliest sets of faults
+ */
+public record Weighed(Known known, Rates rates, Network network, Odds odds, LikelySets sets) {
+
+    /**
+     * @param history what closed jobs say; what they do not know and the bench speaks of is joined
+     * @throws Invalid if what is known cannot happen by these rates
+     */
+    public static Weighed of(Rates history, Known known) {
+        Rates rates = Suspects.beside(history, known);
+        Network network = Network.of(rates, known);
+        Odds.WithSets weighed = Odds.of(network.model(), network.evidence());
+        return new Weighed(known, rates, network, weighed.odds(), weighed.sets());
+    }
+
+    /** How likely each fault of the rates is. @param of these sets or others of the same network @param weights of each set, instead of its share */
+    public double[] byFault(LikelySets of, double[] weights) {
+        return network.byFault(rates, of.marginals(weights));
+    }
+}

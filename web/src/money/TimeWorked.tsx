@@ -18,6 +18,9 @@ export function TimeWorked({ job }: { job: number }) {
   const say = useJobWrite((said: { from: string; minutes: number }) =>
     answer(api.POST('/api/jobs/{job}/time/gaps', { params: { path: { job } }, body: said })),
   );
+  if (time.error) {
+    return <Trouble error={time.error} />;
+  }
   if (!time.data || (time.data.minutes === 0 && time.data.gaps.length === 0)) {
     return null;
   }

@@ -36,7 +36,7 @@ class DraftsIT {
         page.getByLabel("In their words").fill("hums, then goes quiet");
         page.getByLabel("Name, phone, mail").fill("Tern rowing club");
         window.goTo("Models");
-        window.says("Models");
+        assertThat(page).hasTitle("Models · Wrench Notes");
         window.goTo("Check-in");
         window.says("As you left it");
         assertThat(page.getByLabel("In their words")).hasValue("hums, then goes quiet");

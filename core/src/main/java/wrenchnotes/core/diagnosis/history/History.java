@@ -156,10 +156,11 @@ public final class History {
         Set<String> fresh = throughTheirArea(shows, vocabulary);
         Map<FaultName, Double> behind = new LinkedHashMap<>();
         rated.forEach(one -> behind.put(one.fault(), levels.behindStrength(one.fault())));
-        Map<String, Double> told = new LinkedHashMap<>();
+        Map<String, Double> usuallyTold = new LinkedHashMap<>();
         vocabulary
                 .words()
-                .forEach(word -> told.put(word, (toldOf(word) + TOLD_SELDOM * LENT) / (jobs(Level.ALL, where) + LENT)));
+                .forEach(word ->
+                        usuallyTold.put(word, (toldOf(word) + TOLD_SELDOM * LENT) / (jobs(Level.ALL, where) + LENT)));
         return new Rates(
                 rated,
                 shows,
@@ -167,7 +168,7 @@ public final class History {
                 levels.extras(),
                 levels.nothingWrong(),
                 levels.unmet(),
-                told,
+                usuallyTold,
                 levels.groups(behind.keySet()),
                 fresh,
                 behind);

@@ -74,30 +74,26 @@ final class Levels {
         Rates.Behind behind = new Rates.Behind(Level.SHIPPED, 0, 0);
         for (At at : levels) {
             double weight = learning.weight(at.level());
-            had = at.others().of(fault) + weight * rate;
-            of = couldHaveIt(fault, at, components) + weight;
-            rate = had / of;
             int count = at.jobs().of(fault);
-            if (count > 0) {
-                behind = new Rates.Behind(at.level(), count, jobsThatCouldHaveIt(fault, at, components));
+            had = at.others().of(fault) + weight * rate;
+            if (Learning.ofManyModels(at.level())) {
+                List<Long> having = having(fault, at, components);
+                of = at.others().jobsOf(having) + weight;
+                behind = count == 0 ? behind : new Rates.Behind(at.level(), count, jobsOf(having, at.jobs()));
+            } else {
+                of = at.others().jobs() + weight;
+                behind = count == 0
+                        ? behind
+                        : new Rates.Behind(at.level(), count, at.jobs().jobs());
             }
+            rate = had / of;
         }
         double kept = Math.min(0.98, Math.max(LEAST, rate));
         return new Rates.Rated(fault, kept, kept * of, of, behind);
     }
 
-    private double couldHaveIt(FaultName fault, At at, Map<Long, Set<String>> components) {
-        return Learning.ofManyModels(at.level())
-                ? at.others().jobsOf(having(fault, at, components))
-                : at.others().jobs();
-    }
-
-    private int jobsThatCouldHaveIt(FaultName fault, At at, Map<Long, Set<String>> components) {
-        return Learning.ofManyModels(at.level())
-                ? having(fault, at, components).stream()
-                        .mapToInt(model -> at.jobs().byModel().get(model))
-                        .sum()
-                : at.jobs().jobs();
+    private static int jobsOf(List<Long> models, LevelJobs jobs) {
+        return models.stream().mapToInt(model -> jobs.byModel().get(model)).sum();
     }
 
     /** A model whose components nobody has named may have what any other has, and so counts all others. */

@@ -39,8 +39,8 @@ public final class ForetoldShops {
 
     /** And on these they are judged. */
     static final List<Shop> JUDGED = List.of(
-            made(new Plan("many models, few jobs", 40, 400, false, 0), 13),
-            made(new Plan("faults that come together", 6, 600, false, 25), 14));
+            made(new Plan("many models, few jobs", 40, 400, false, 0), 113),
+            made(new Plan("faults that come together", 6, 600, false, 25), 114));
 
     private static final class Model {
         private final List<FaultName> faults = new ArrayList<>();

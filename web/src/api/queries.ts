@@ -26,6 +26,7 @@ export const answers = {
   model: key('model'),
   models: key('models'),
   money: key('money'),
+  newerNotes: key('newer notes'),
   notes: key('notes'),
   offers: key('offers'),
   outlook: key('outlook'),

@@ -2,12 +2,23 @@ import type { Schemas } from './client';
 import { floor } from './enumWords';
 import { figure } from './shopWide';
 
-/** "cross PH1, tapping, 2.6 × 9 mm, black". */
+/** "cross PH1, coarse: plastic, 2.6 × 9 mm, black"; what nobody has looked at or measured is a question mark. */
 export function fastenerWords(group: Schemas['FastenerGroup']): string {
-  const thread =
-    group.thread === 'NONE' ? '' : `, ${group.thread === 'MACHINE' ? 'fine: metal' : 'coarse: plastic'}`;
-  const size = group.size ? ` ${group.size}` : '';
-  return `${floor.Head[group.head]}${size}${thread}, ${figure(group.diameterMm)} × ${figure(group.lengthMm)} mm, ${floor.Finish[group.finish]}`;
+  const thread = { MACHINE: 'fine: metal', TAPPING: 'coarse: plastic', NONE: '' }[group.thread ?? 'NONE'];
+  const mm = (size?: number) => (size === undefined ? '?' : figure(size));
+  const sized = group.diameterMm !== undefined || group.lengthMm !== undefined;
+  return [
+    `${group.head ? floor.Head[group.head] : 'head?'}${group.size ? ` ${group.size}` : ''}`,
+    thread,
+    sized
+      ? `${mm(group.diameterMm)} × ${mm(group.lengthMm)} mm`
+      : group.thread === 'NONE'
+        ? ''
+        : 'not measured',
+    group.finish ? floor.Finish[group.finish] : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 export { day, moment } from './shopWide';

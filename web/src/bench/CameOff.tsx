@@ -8,6 +8,7 @@ import { said } from '../form/said';
 import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { Counter } from './Counter';
+import { DarkChip } from './DarkChip';
 import { type Presses, through } from './press';
 
 type Off = Schemas['CameOffSaid'];
@@ -15,24 +16,26 @@ type Said = {
   title: string;
   side: Off['side'];
   tool: string;
-  head: Off['screws'][number]['head'];
-  count: number;
+  head?: Off['screws'][number]['head'];
+  count?: number;
+  screws: boolean;
   plugs: string;
   pieces: string;
 };
-const BLANK: Said = { title: '', side: 'TOP', tool: '', head: 'CROSS', count: 0, plugs: '', pieces: '' };
+const BLANK: Said = { title: '', side: 'TOP', tool: '', screws: false, plugs: '', pieces: '' };
 
 const off = z
   .object({
     title: said.words('Say what came off'),
     side: z.custom<Off['side']>(),
     tool: z.string(),
-    head: z.custom<Said['head']>(),
-    count: z.number(),
+    head: z.custom<Said['head']>().optional(),
+    count: z.number().optional(),
+    screws: z.boolean(),
     plugs: said.listed,
     pieces: said.listed,
   })
-  .refine((now) => now.count > 0 || now.plugs.length > 0 || now.pieces.length > 0, {
+  .refine((now) => now.screws || now.plugs.length > 0 || now.pieces.length > 0, {
     path: ['pieces'],
     message: 'Screws, a plug or a loose piece: what came off with it?',
   });
@@ -43,8 +46,8 @@ export function CameOff({ job, press, busy }: { job: number; press: Presses; bus
     blank: BLANK,
     check: off,
     kept: `came off ${job}`,
-    send: ({ head, count, ...rest }) =>
-      through(press({ act: 'cameOff', said: { ...rest, screws: count > 0 ? [{ head, count }] : [] } })),
+    send: ({ head, count, screws, ...rest }) =>
+      through(press({ act: 'cameOff', said: { ...rest, screws: screws ? [{ head, count }] : [] } })),
   });
   return (
     <Form of={form} name="Came off" quiet first={false} gap="9px">
@@ -59,6 +62,7 @@ export function CameOff({ job, press, busy }: { job: number; press: Presses; bus
           ))}
         </PickIn>
         <PickIn of={form} at="head" label="Heads" compact>
+          <option value="">not looked</option>
           {Object.entries(floor.Head).map(([one, words]) => (
             <option key={one} value={one}>
               {words}
@@ -68,12 +72,26 @@ export function CameOff({ job, press, busy }: { job: number; press: Presses; bus
         <TextIn of={form} at="tool" label="Driver" compact />
       </Box>
       <Box display="grid" gridTemplateColumns="auto 1fr 1fr" gap="8px" alignItems="end">
-        <Counter
-          label="screws"
-          value={form.value.count}
-          most={99}
-          set={(count) => form.put('count', count)}
-        />
+        <Box display="flex" gap="6px" alignItems="end">
+          <DarkChip
+            on={form.value.screws && form.value.count === undefined}
+            pick={() => {
+              form.put('screws', !form.value.screws || form.value.count !== undefined);
+              form.put('count', undefined);
+            }}
+          >
+            not counted
+          </DarkChip>
+          <Counter
+            label="screws"
+            value={form.value.count ?? 0}
+            most={99}
+            set={(count) => {
+              form.put('screws', count > 0);
+              form.put('count', count > 0 ? count : undefined);
+            }}
+          />
+        </Box>
         <TextIn of={form} at="plugs" label="Plugs, with commas" compact />
         <TextIn of={form} at="pieces" label="Loose pieces, with commas" compact />
       </Box>

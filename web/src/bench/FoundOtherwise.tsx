@@ -46,8 +46,9 @@ export function FoundOtherwise({
           return one;
         }
         const next = { ...one, ...part };
-        // What is neither missing, broken nor used up is off.
-        return { ...next, toTray: of - next.missing - next.broken - (next.destroyed ?? 0) };
+        // What is neither missing, broken nor used up is off, unless there turn out to be more.
+        const rest = of - next.missing - next.broken - (next.destroyed ?? 0);
+        return { ...next, toTray: part.toTray ?? rest };
       }),
     );
   }
@@ -59,15 +60,17 @@ export function FoundOtherwise({
         return (
           <Box key={thing.id} border="1px solid" borderColor="matEdge" borderRadius="sm" p="8px 12px">
             <chakra.b fontSize="md">{thing.label}</chakra.b>
+            {!thing.counted && <chakra.span color="brassLight"> nobody has counted these</chakra.span>}
+            {thing.counted && one.toTray + one.missing + one.broken + (one.destroyed ?? 0) > of && (
+              <chakra.span color="brassLight"> more than the notes say: it is proposed for them</chakra.span>
+            )}
             <Box display="grid" gridTemplateColumns="repeat(4, 1fr)" gap="8px" alignItems="end">
-              <Box textAlign="center">
-                <Box fontSize="sm" color="chalkDust">
-                  off
-                </Box>
-                <Box fontFamily="mono" fontWeight={600} fontSize="xl" h="44px" lineHeight="44px">
-                  {one.toTray}
-                </Box>
-              </Box>
+              <Counter
+                label="off"
+                value={one.toTray}
+                most={99}
+                set={(toTray) => say(thing.id, of, { toTray })}
+              />
               <Counter
                 label="missing"
                 value={one.missing}
@@ -106,7 +109,14 @@ export function FoundOtherwise({
           disabled={busy}
           onClick={() =>
             enter(
-              found.map((one) => ({ ...one, basis })),
+              // What nobody had counted and nobody counted now stays so.
+              found.map((one) => {
+                const thing = things.find(({ id }) => id === one.thing);
+                return {
+                  ...one,
+                  basis: thing && !thing.counted && one.toTray === there(thing) ? 'UNKNOWN' : basis,
+                };
+              }),
               basis,
             )
           }

@@ -61,7 +61,7 @@ function AsItIs({
   const { jobId } = bench.unit;
   const form = useSending({
     blank: {
-      counts: written.fasteners.map(({ id, count }) => ({ id, count })),
+      counts: written.fasteners.map(({ id, count }) => ({ id, count: count ?? 0 })),
       minutes: written.minutes,
       words: '',
     },
@@ -73,7 +73,8 @@ function AsItIs({
         how: `${written.how} ${words.trim()}`.trim(),
         fasteners: written.fasteners.map((group) => ({
           ...group,
-          count: counts.find((one) => one.id === group.id)?.count ?? group.count,
+          // None counted stays not counted.
+          count: counts.find((one) => one.id === group.id)?.count || group.count,
         })),
       };
       return answer(
@@ -90,7 +91,9 @@ function AsItIs({
   const same =
     !words.trim() &&
     minutes === written.minutes &&
-    written.fasteners.every((group) => counts.find((one) => one.id === group.id)?.count === group.count);
+    written.fasteners.every(
+      (group) => (counts.find((one) => one.id === group.id)?.count ?? 0) === (group.count ?? 0),
+    );
   return (
     <Form of={form} role="group" name="What the notes should say" first={false} gap="10px">
       <Box fontSize="lg">How it is on this one:</Box>
@@ -99,7 +102,7 @@ function AsItIs({
           <Counter
             key={group.id}
             label={group.label}
-            value={counts.find((one) => one.id === group.id)?.count ?? group.count}
+            value={counts.find((one) => one.id === group.id)?.count ?? 0}
             most={99}
             set={(count) =>
               form.put('counts', [

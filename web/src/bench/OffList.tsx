@@ -39,8 +39,7 @@ export function OffList({
 }
 
 function Line({ thing, count }: { thing: Thing; count: number }) {
-  const width =
-    thing.group && thing.shape ? Math.min(170, fastenerWidthMm(thing.group, thing.shape) * SCALE + 10) : 0;
+  const width = thing.group && thing.shape ? Math.min(170, fastenerWidthMm(thing.shape) * SCALE + 10) : 0;
   const height = thing.shape ? Math.max(34, thing.shape.headDiameterMm * SCALE + 8) : 30;
   return (
     <Box display="flex" alignItems="center" gap="12px" py="3px">
@@ -52,7 +51,7 @@ function Line({ thing, count }: { thing: Thing; count: number }) {
         w="48px"
         whiteSpace="nowrap"
       >
-        {count} ×
+        {thing.counted ? `${count} ×` : '? ×'}
       </chakra.span>
       {thing.group && thing.shape && (
         <svg width={width} height={height} aria-hidden="true">

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { CheckForm } from '../job/CheckForm';
 import { FoundOtherwise } from './FoundOtherwise';
+import { KnownForm } from './KnownForm';
 import { NotAllBack } from './NotAllBack';
 import { NoteForm } from './NoteForm';
 import { NotesAreWrong } from './NotesAreWrong';
@@ -63,6 +64,8 @@ export function PanelForm({
       return <NoteForm job={bench.unit.jobId} press={press} busy={busy} leave={leave} />;
     case 'screw':
       return <WhatIsIt bench={bench} press={press} busy={busy} leave={leave} />;
+    case 'known':
+      return <KnownForm bench={bench} press={press} leave={leave} />;
     case 'ends':
       return <OpenEnds bench={bench} press={press} busy={busy} leave={leave} />;
     case 'turn':

@@ -2,14 +2,16 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { type Key, useKeys } from '../app/keys';
+import { countWords } from '../drawing/howMany';
 import { Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
 import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
 import { Forks } from './Forks';
-import { comesOff, countWords, inAccount, OWED } from './heaps';
+import { comesOff, inAccount, OWED } from './heaps';
 import { type MainKey, moreKeys } from './moreKeys';
+import { NewerNotes } from './NewerNotes';
 import { OffList } from './OffList';
 import { OnLoan } from './OnLoan';
 import { EndsList } from './OpenEnds';
@@ -52,6 +54,7 @@ export function StepPanel(props: Props) {
           {out ? 'OUT' : bench.run ? position : 'CLOSED'}
         </Box>
       </Box>
+      {bench.run && <NewerNotes bench={bench} press={props.press} busy={props.busy} />}
       <Panel {...props} />
       <Trouble error={error} />
     </Box>
@@ -149,7 +152,8 @@ function Running(props: Props) {
   const unsaid = named.filter((one) => !sure.includes(one.id));
   const under = way === 'OUT' ? bench.way.lastReach : [];
   const ends = way === 'OUT' ? bench.way.endsUnder : [];
-  const moving = step?.things.map((thing) => ({ kind: thing.kind, count: there(thing) })) ?? [];
+  const moving =
+    step?.things.map((thing) => ({ kind: thing.kind, count: there(thing), counted: thing.counted })) ?? [];
   const gone =
     step?.things.reduce((sum, thing) => sum + (thing.usedUp ? inAccount(thing, 'FITTED') : 0), 0) ?? 0;
   const plain = () => {
@@ -205,7 +209,12 @@ function Running(props: Props) {
   ]);
   return (
     <>
-      {step && form !== 'check' && form !== 'screw' && form !== 'ends' && form !== 'turn' ? (
+      {step &&
+      form !== 'check' &&
+      form !== 'screw' &&
+      form !== 'known' &&
+      form !== 'ends' &&
+      form !== 'turn' ? (
         <StepWords step={step} way={way} keepApart={form ? [] : bench.way.keepApart}>
           {!form && way === 'IN' && <Forks job={bench.unit.jobId} after={bench.way.nextOut} />}
         </StepWords>

@@ -12,12 +12,12 @@ import { Act } from '../parts/Buttons';
 import { DarkChip } from './DarkChip';
 import type { Bench, Presses } from './press';
 
-type Head = Schemas['FastenerGroup']['head'];
-type Finish = Schemas['FastenerGroup']['finish'];
-const HEADS = (Object.keys(floor.Head) as Head[]).filter(
+type Head = NonNullable<Schemas['FastenerGroup']['head']>;
+type Finish = NonNullable<Schemas['FastenerGroup']['finish']>;
+export const HEADS = (Object.keys(floor.Head) as Head[]).filter(
   (head) => !(rules.threadless as readonly Head[]).includes(head),
 );
-const FINISHES: Finish[] = ['BLACK', 'SILVER', 'BRASS'];
+export const FINISHES: Finish[] = ['BLACK', 'SILVER', 'BRASS'];
 
 type Seen = {
   head?: Head;
@@ -100,7 +100,7 @@ export function WhatIsIt({
   );
 }
 
-function Dark<T extends string>({
+export function Dark<T extends string>({
   all,
   words,
   picked,

@@ -1,12 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import { absent, countWords, heaps, owedAccount } from './heaps';
+import { countWords, howMany } from '../drawing/howMany';
+import { absent, heaps, owedAccount } from './heaps';
 import { type Bench, pressWords, through } from './press';
 
 type Thing = Schemas['ThingView'];
 
 const thing = (id: string, accounts: Thing['accounts'], kind: Thing['kind'] = 'FASTENER') =>
-  ({ id, kind, label: id, count: Object.values(accounts).reduce((a, b) => a + b, 0), accounts }) as Thing;
+  ({
+    id,
+    kind,
+    label: id,
+    counted: true,
+    count: Object.values(accounts).reduce((a, b) => a + b, 0),
+    accounts,
+  }) as Thing;
 
 const lid = {
   id: 'lid',
@@ -52,6 +60,10 @@ describe('what lies on the mat', () => {
   it('is counted in words', () => {
     expect(countWords([])).toBe('nothing');
     expect(countWords([...lid.things, ...drive.things])).toBe('9 fasteners, 1 plug, 1 loose');
+    const lot = { kind: 'FASTENER' as const, count: 1, counted: false, label: 'lid screws' };
+    expect(countWords([lot])).toBe('not counted');
+    expect(countWords([lot, ...drive.things])).toBe('5 fasteners, 1 loose, some not counted');
+    expect(howMany(lot, 1)).toBe('lid screws, not counted');
   });
 });
 

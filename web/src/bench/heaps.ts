@@ -58,20 +58,3 @@ export function absent(steps: Step[]): Absent[] {
     ),
   );
 }
-
-/** "4 fasteners, 1 plug, 1 loose". */
-export function countWords(things: { kind: Thing['kind']; count: number }[]): string {
-  const sum = (kind: Thing['kind']) =>
-    things.filter((one) => one.kind === kind).reduce((n, one) => n + one.count, 0);
-  const said: [number, string, string][] = [
-    [sum('FASTENER'), 'fastener', 'fasteners'],
-    [sum('CONNECTOR'), 'plug', 'plugs'],
-    [sum('PIECE'), 'loose', 'loose'],
-  ];
-  return (
-    said
-      .filter(([n]) => n > 0)
-      .map(([n, one, many]) => `${n} ${n === 1 ? one : many}`)
-      .join(', ') || 'nothing'
-  );
-}

@@ -66,6 +66,13 @@ export function moreKeys({
       off: false,
       small: true,
     },
+    opened && {
+      key: 'M',
+      words: 'count, measure',
+      act: () => setForm('known'),
+      off: false,
+      small: true,
+    },
     opened && { key: 'E', words: 'open ends', act: () => setForm('ends'), off: false, small: true },
     bench.way.steps.length > 0 && {
       key: 'G',

@@ -25,6 +25,8 @@ export type Press =
   | { act: 'found'; fragment: number; said: Schemas['FoundSaid'] }
   | { act: 'looked'; component: number; good: boolean }
   | { act: 'bears'; component: number; thing?: string }
+  | { act: 'newer'; said: Schemas['NewerSaid'] }
+  | { act: 'known'; said: Schemas['KnownSaid'] }
   | { act: 'cameOff'; said: Schemas['CameOffSaid'] }
   | { act: 'close' }
   | { act: 'closeForNow'; reason: string };
@@ -61,6 +63,8 @@ const WORDS: Record<Press['act'], string> = {
   found: 'fragments found',
   looked: 'looked at',
   bears: 'which thing it is',
+  newer: 'on by newer notes',
+  known: 'counted, measured',
   cameOff: 'came off',
   close: 'closed up',
   closeForNow: 'closed for now',

@@ -100,6 +100,10 @@ export function send(job: number, version: number, press: Press, id: string): Pr
       );
     case 'cameOff':
       return answer(api.POST('/api/jobs/{job}/bench/came-off', { ...at, body: press.said }));
+    case 'newer':
+      return answer(api.POST('/api/jobs/{job}/bench/notes/newer', { ...at, body: press.said }));
+    case 'known':
+      return answer(api.POST('/api/jobs/{job}/bench/known', { ...at, body: press.said }));
     case 'close':
       return answer(api.POST('/api/jobs/{job}/bench/close', at));
     case 'closeForNow':

@@ -14,6 +14,7 @@ export type Form =
   | 'skip'
   | 'note'
   | 'screw'
+  | 'known'
   | 'ends'
   | 'forNow'
   | 'turn';

@@ -107,10 +107,15 @@ function Photos({ said, say }: Part) {
 }
 
 /** Fasteners that were missing before anybody here touched it, by their group in the notes. */
+/** Of what nobody has counted nobody knows of how many. */
+function ofAll(count: number, all: number): string {
+  return all === 99 ? `${count}` : `${count} of ${all}`;
+}
+
 function MissingThings({ said, say, steps }: Part & { steps: Schemas['StepSaid'][] }) {
   const things = steps.flatMap((step) => [
-    ...step.fasteners.map((group) => ({ id: group.id, label: group.label, count: group.count })),
-    ...step.pieces.map((piece) => ({ id: piece.id, label: piece.label, count: piece.count })),
+    ...step.fasteners.map((group) => ({ id: group.id, label: group.label, count: group.count ?? 99 })),
+    ...step.pieces.map((piece) => ({ id: piece.id, label: piece.label, count: piece.count ?? 99 })),
   ]);
   if (things.length === 0) {
     return null;
@@ -140,10 +145,10 @@ function MissingThings({ said, say, steps }: Part & { steps: Schemas['StepSaid']
               px="8px"
               py="2px"
               fontSize="sm"
-              aria-label={`${count} of ${thing.count} ${thing.label} missing`}
+              aria-label={`${ofAll(count, thing.count)} ${thing.label} missing`}
               onClick={() => set(thing.id, count >= thing.count ? 0 : count + 1)}
             >
-              {count > 0 ? `${count} of ${thing.count} ${thing.label}` : thing.label}
+              {count > 0 ? `${ofAll(count, thing.count)} ${thing.label}` : thing.label}
             </Chip>
           );
         })}

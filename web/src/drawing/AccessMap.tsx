@@ -208,16 +208,18 @@ function fitted(words: string, most: number): string {
   return words.length > most ? `${words.slice(0, most - 1)}…` : words;
 }
 
-/** "4 · 2 plugs · 1 loose". */
+/** "4 · 2 plugs · 1 loose · ?", where nobody has counted some. */
 export function offWords(step: Step): string {
-  const fasteners = step.fasteners.reduce((sum, group) => sum + group.count, 0);
-  const pieces = step.pieces.reduce((sum, piece) => sum + piece.count, 0);
+  const sum = (some: { count?: number }[]) => some.reduce((all, one) => all + (one.count ?? 0), 0);
+  const fasteners = sum(step.fasteners);
+  const pieces = sum(step.pieces);
+  const plugs = sum(step.connectors);
+  const open = [...step.fasteners, ...step.pieces].some((one) => one.count === undefined);
   const words = [
     fasteners > 0 ? String(fasteners) : '',
-    step.connectors.length > 0
-      ? `${step.connectors.length} plug${step.connectors.length > 1 ? 's' : ''}`
-      : '',
+    plugs > 0 ? `${plugs} plug${plugs > 1 ? 's' : ''}` : '',
     pieces > 0 ? `${pieces} loose` : '',
+    open ? '?' : '',
   ].filter(Boolean);
   return words.length > 0 ? words.join(' · ') : 'nothing';
 }

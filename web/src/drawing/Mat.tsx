@@ -1,5 +1,6 @@
 import { colours, onMat } from '../theme';
 import { Fastener } from './Fastener';
+import { countWords, howMany } from './howMany';
 import { Lettering } from './Lettering';
 import { type Cell, type Heap, type Lying, layOut, MAT_WIDTH, type Placed } from './matLayout';
 
@@ -154,15 +155,8 @@ function CellDrawing({
 
 /** What is in the cell, in words: also what a screen reader says of it. */
 function summary(heap: Heap): string {
-  const count = (kind: string) =>
-    heap.lying.filter((lying) => lying.thing.kind === kind).reduce((sum, lying) => sum + lying.count, 0);
-  const said = [
-    [count('FASTENER'), 'fastener', 'fasteners'],
-    [count('CONNECTOR'), 'plug', 'plugs'],
-    [count('PIECE'), 'loose', 'loose'],
-  ] as const;
-  const words = said.filter(([n]) => n > 0).map(([n, one, many]) => `${n} ${n === 1 ? one : many}`);
-  return `${words.join(', ')}${heap.ghost ? ' to come' : ''}`;
+  const all = heap.lying.map(({ thing, count }) => ({ kind: thing.kind, count, counted: thing.counted }));
+  return `${countWords(all)}${heap.ghost ? ' to come' : ''}`;
 }
 
 function Label({ x, y, text }: { x: number; y: number; text: string }) {
@@ -211,13 +205,18 @@ function Group({
     <g
       role={act ? 'button' : 'img'}
       tabIndex={act ? 0 : undefined}
-      aria-label={`${lying.count} × ${lying.thing.label}${act ? ', in the tray' : ''}`}
+      aria-label={`${howMany(lying.thing, lying.count)}${act ? ', in the tray' : ''}`}
       opacity={heap.ghost ? 0.42 : 1}
       style={{ cursor: act ? 'pointer' : undefined }}
       onClick={act}
       onKeyDown={(event) => event.key === 'Enter' && act?.()}
     >
       <rect {...area} fill="transparent" rx={3} />
+      {!lying.thing.counted && (
+        <Lettering x={first.x + 150} y={first.y + 5} hand size={15} fill={colours.brassLight}>
+          how many?
+        </Lettering>
+      )}
       {spots.map((spot, n) => (
         <One key={n} lying={lying} x={spot.x} y={spot.y} scale={scale} turn={tilt(lying.thing.id, n)} />
       ))}

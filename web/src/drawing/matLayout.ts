@@ -74,11 +74,7 @@ function place(all: Lying[], left: number, top: number, width: number, scale: nu
   for (const lying of all) {
     const { thing } = lying;
     const fastener = thing.group && thing.shape;
-    const wide = fastener
-      ? fastenerWidthMm(thing.group as Schemas['FastenerGroup'], thing.shape as Schemas['FastenerShape']) *
-          scale +
-        16
-      : 150;
+    const wide = fastener ? fastenerWidthMm(thing.shape as Schemas['FastenerShape']) * scale + 16 : 150;
     const rowHeight = fastener
       ? Math.max((thing.shape as Schemas['FastenerShape']).headDiameterMm * scale, 14) + 12
       : 50;

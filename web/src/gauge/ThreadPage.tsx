@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
-import { figure, figures } from '../api/shopWide';
+import { figures } from '../api/shopWide';
+import { fastenerWords } from '../api/words';
 import { MeasuredScrew } from '../drawing/MeasuredScrew';
 import { short } from '../drawing/short';
 import { OneOf } from '../parts/OneOf';
@@ -184,8 +185,7 @@ function Places({ places }: { places: NonNullable<Schemas['ThreadAnswer']['place
       <b>{figures(places.words)}</b>
       {places.fits.map((fit) => (
         <Box key={fit.group.id} borderTop="1px solid" borderColor="line" py="3px">
-          <b>{fit.group.label}</b>, {fit.open} open: {figure(fit.group.diameterMm)} ×{' '}
-          {figure(fit.group.lengthMm)} mm.{' '}
+          <b>{fit.group.label}</b>, {fit.open} open: {fastenerWords(fit.group)}.{' '}
           {fit.agrees.length > 0 && figures(`Agrees: ${fit.agrees.join(', ')}. `)}
           {fit.differs.length > 0 && figures(`Differs: ${fit.differs.join(', ')}.`)}
         </Box>

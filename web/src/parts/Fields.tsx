@@ -39,7 +39,7 @@ function Around({
       </chakra.label>
       {children}
       {hint && (
-        <Box fontSize="xs" color="muted">
+        <Box fontSize="xs" color="muted" css={{ '[data-bench] &:not([data-paper] *)': { color: 'chalkDust' } }}>
           {hint}
         </Box>
       )}

@@ -10,7 +10,7 @@ import { Pick, Text } from '../parts/Fields';
 
 type Group = Schemas['FastenerGroup'];
 
-const THREADLESS: readonly Group['head'][] = rules.threadless;
+const THREADLESS: readonly (Group['head'] | undefined)[] = rules.threadless;
 
 /** One group of like fasteners: its data, and what it then looks like. */
 export function FastenerRow({
@@ -30,7 +30,7 @@ export function FastenerRow({
   remove: () => void;
 }) {
   const set = (part: Partial<Group>) => change({ ...group, ...part });
-  const number = (value: string) => (value === '' ? 0 : Number(value));
+  const number = (value: string) => (value === '' ? undefined : Number(value));
   const scale = 5;
   const [marking, setMarking] = useState(false);
   return (
@@ -51,7 +51,8 @@ export function FastenerRow({
           type="number"
           min={1}
           max={99}
-          value={group.count || ''}
+          placeholder="?"
+          value={group.count ?? ''}
           onChange={(event) => set({ count: number(event.target.value) })}
         />
         <Text
@@ -63,15 +64,16 @@ export function FastenerRow({
         <Pick
           label="Head"
           compact
-          value={group.head}
+          value={group.head ?? ''}
           onChange={(event) => {
-            const head = event.target.value as Group['head'];
+            const head = (event.target.value || undefined) as Group['head'];
             set({
               head,
-              thread: THREADLESS.includes(head) ? 'NONE' : group.thread === 'NONE' ? 'TAPPING' : group.thread,
+              thread: THREADLESS.includes(head) ? 'NONE' : group.thread === 'NONE' ? undefined : group.thread,
             });
           }}
         >
+          <option value="">not known</option>
           {Object.entries(floor.Head).map(([head, words]) => (
             <option key={head} value={head}>
               {words}
@@ -89,10 +91,11 @@ export function FastenerRow({
         <Pick
           label="Thread"
           compact
-          value={group.thread}
+          value={group.thread ?? ''}
           disabled={THREADLESS.includes(group.head)}
-          onChange={(event) => set({ thread: event.target.value as Group['thread'] })}
+          onChange={(event) => set({ thread: (event.target.value || undefined) as Group['thread'] })}
         >
+          <option value="">not known</option>
           {Object.entries(floor.ThreadForm).map(([thread, words]) => (
             <option key={thread} value={thread}>
               {words}
@@ -104,7 +107,8 @@ export function FastenerRow({
           compact
           type="number"
           step={0.1}
-          value={group.diameterMm || ''}
+          placeholder="?"
+          value={group.diameterMm ?? ''}
           onChange={(event) => set({ diameterMm: number(event.target.value) })}
         />
         <Text
@@ -112,15 +116,17 @@ export function FastenerRow({
           compact
           type="number"
           step={0.5}
-          value={group.lengthMm || ''}
+          placeholder="?"
+          value={group.lengthMm ?? ''}
           onChange={(event) => set({ lengthMm: number(event.target.value) })}
         />
         <Pick
           label="Finish"
           compact
-          value={group.finish}
-          onChange={(event) => set({ finish: event.target.value as Group['finish'] })}
+          value={group.finish ?? ''}
+          onChange={(event) => set({ finish: (event.target.value || undefined) as Group['finish'] })}
         >
+          <option value="">not known</option>
           <option value="BLACK">black</option>
           <option value="SILVER">silver</option>
           <option value="BRASS">brass</option>
@@ -151,7 +157,9 @@ export function FastenerRow({
           <SideOutline
             side={side}
             groups={[group]}
-            place={(x, y) => group.spots.length < group.count && set({ spots: [...group.spots, { x, y }] })}
+            place={(x, y) =>
+              group.spots.length < (group.count ?? 99) && set({ spots: [...group.spots, { x, y }] })
+            }
           />
           {group.spots.length > 0 && (
             <Act look="quiet" onClick={() => set({ spots: group.spots.slice(0, -1) })}>
@@ -162,7 +170,7 @@ export function FastenerRow({
       )}
       {shape && (
         <svg
-          width={Math.min(420, fastenerWidthMm(group, shape) * scale + 10)}
+          width={Math.min(420, fastenerWidthMm(shape) * scale + 10)}
           height={shape.headDiameterMm * scale + 10}
           aria-hidden="true"
         >

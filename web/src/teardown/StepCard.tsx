@@ -45,7 +45,7 @@ export function StepCard({
           return (
             <Box key={group.id} display="flex" alignItems="center" gap="8px" fontSize="sm">
               <chakra.span fontFamily="mono" color="brassInk" fontWeight={600} whiteSpace="nowrap">
-                {group.count} ×
+                {group.count ?? '?'} ×
               </chakra.span>
               {shape && <FastenerPicture group={group} shape={shape} scale={scale} />}
               <span>
@@ -57,7 +57,7 @@ export function StepCard({
         })}
         {step.connectors.map((plug) => (
           <Box key={plug.id} fontSize="sm">
-            plug: {plug.label}
+            {plug.count > 1 && `${plug.count} × `}plug: {plug.label}
             {plug.mark && `, ${plug.mark}`}
             {plug.latch && `, latch: ${plug.latch}`}
           </Box>

@@ -10,6 +10,7 @@ import { FastenerRow } from './FastenerRow';
 import { newId } from './newId';
 import { StepPhotos } from './StepPhotos';
 import { OtherWays, WayBack } from './StepWays';
+import { HowMany, PlugFields } from './ThingFields';
 import { toggled } from './toggled';
 
 type Step = Schemas['StepSaid'];
@@ -144,7 +145,16 @@ export function StepForm({
               })
             }
             remove={() => set({ connectors: step.connectors.filter((one) => one.id !== plug.id) })}
-          />
+          >
+            <PlugFields
+              plug={plug}
+              set={(part) =>
+                set({
+                  connectors: step.connectors.map((one) => (one.id === plug.id ? { ...one, ...part } : one)),
+                })
+              }
+            />
+          </ThingRow>
         ))}
         {step.pieces.map((piece) => (
           <ThingRow
@@ -158,6 +168,13 @@ export function StepForm({
             }
             remove={() => set({ pieces: step.pieces.filter((one) => one.id !== piece.id) })}
           >
+            <HowMany
+              of={piece.label}
+              count={piece.count}
+              set={(count) =>
+                set({ pieces: step.pieces.map((one) => (one.id === piece.id ? { ...one, count } : one)) })
+              }
+            />
             <Chip
               on={piece.usedUp}
               aria-label={`${piece.label} is used up by opening`}
@@ -182,13 +199,7 @@ export function StepForm({
                   {
                     id: newId(),
                     label: `${step.title || 'case'} screws`.toLowerCase(),
-                    head: 'CROSS',
-                    size: 'PH1',
-                    thread: 'TAPPING',
-                    diameterMm: 2.6,
-                    lengthMm: 8,
-                    finish: 'BLACK',
-                    count: 4,
+                    size: '',
                     hides: '',
                     spots: [],
                   },
@@ -203,7 +214,7 @@ export function StepForm({
               set({
                 connectors: [
                   ...step.connectors,
-                  { id: newId(), label: '', mark: '', keyed: false, latch: '' },
+                  { id: newId(), label: '', mark: '', keyed: false, latch: '', count: 1 },
                 ],
               })
             }

@@ -106,8 +106,10 @@ function Mover({
 function Off({ step, shapes }: { step: Step; shapes: Schemas['NotesView']['shapes'] }) {
   const scale = 3.2;
   const words = [
-    ...step.connectors.map((plug) => `plug: ${plug.label}`),
-    ...step.pieces.map((piece) => (piece.count > 1 ? `${piece.count} × ${piece.label}` : piece.label)),
+    ...step.connectors.map((plug) => `${plug.count > 1 ? `${plug.count} × ` : ''}plug: ${plug.label}`),
+    ...step.pieces.map((piece) =>
+      piece.count === 1 ? piece.label : `${piece.count ?? '?'} × ${piece.label}`,
+    ),
   ];
   return (
     <chakra.span
@@ -122,7 +124,7 @@ function Off({ step, shapes }: { step: Step; shapes: Schemas['NotesView']['shape
         const shape = shapes[group.id];
         return (
           <chakra.span key={group.id} display="inline-flex" alignItems="center" gap="5px" fontFamily="mono">
-            {group.count} ×
+            {group.count ?? '?'} ×
             {shape ? <FastenerPicture group={group} shape={shape} scale={scale} /> : ` ${group.label}`}
           </chakra.span>
         );

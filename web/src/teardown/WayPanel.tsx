@@ -241,6 +241,7 @@ function offCounts(access: Access): string {
     ...heads,
     access.connectors > 0 ? `${access.connectors} plug${access.connectors > 1 ? 's' : ''}` : '',
     access.pieces > 0 ? `${access.pieces} loose` : '',
+    access.notCounted > 0 ? `${access.notCounted} not counted` : '',
   ]
     .filter(Boolean)
     .join(', ');

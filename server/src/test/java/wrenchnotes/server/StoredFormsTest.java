@@ -131,21 +131,35 @@ class StoredFormsTest {
                         "{\"form\":3," + OVERVIEW_2, "{\"form\":3,\"steps\":[" + others + "," + LID + "]}"))
                 .as("form 3, without test points")
                 .isEqualTo(notes);
+        assertThat(NotesForm.teardown(
+                        "{\"form\":4," + OVERVIEW_2, "{\"form\":4,\"steps\":[" + others + "," + LID + "]}"))
+                .as("form 4, all of it known")
+                .isEqualTo(notes);
         assertThat(NotesForm.teardown("{}", "[]")).isEqualTo(Teardown.empty());
         assertThat(NotesForm.proposal(LID)).isEqualTo(STEP);
         assertThat(NotesForm.proposal("{\"form\":1,\"step\":" + LID + "}")).isEqualTo(STEP);
     }
 
     @Test
-    void notesAreWrittenAsFormFourLetterByLetter() {
-        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":4,\"steps\":[" + LID + "]}");
-        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":4," + OVERVIEW_2);
-        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":4,\"step\":" + LID + "}");
+    void notesAreWrittenAsFormFiveLetterByLetter() {
+        assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":5,\"steps\":[" + LID + "]}");
+        assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":5," + OVERVIEW_2);
+        assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":5,\"step\":" + LID + "}");
         Step trim = Step.of("trim", "Trim", Doing.of(Side.TOP, "", 1)).with(new Caution("Live pins.", 0, true, true));
         assertThat(NotesForm.proposal(NotesForm.proposal(trim))).isEqualTo(trim);
         Step sealed = trim.with(new Things(null, null, List.of(new LoosePiece("seal", "seal", "", 1, true))));
         assertThat(NotesForm.proposal(sealed)).contains("\"count\":1,\"usedUp\":true}");
         assertThat(NotesForm.proposal(NotesForm.proposal(sealed))).isEqualTo(sealed);
+        Step seen = trim.with(new Things(
+                List.of(FastenerGroup.seen("s", "case", Optional.empty(), Optional.empty())),
+                List.of(new Connector("c", "fan", "", true, "flip up", 3)),
+                List.of(new LoosePiece("p", "felt", "", Optional.empty(), false))));
+        assertThat(NotesForm.proposal(seen))
+                .contains("[{\"id\":\"s\",\"label\":\"case\"}]")
+                .contains("\"latch\":\"flip up\",\"count\":3}");
+        assertThat(NotesForm.proposal(NotesForm.proposal(seen)))
+                .as("what is not known is left out")
+                .isEqualTo(seen);
         Overview plan = new Overview(
                 "",
                 null,
@@ -170,7 +184,7 @@ class StoredFormsTest {
                 .isInstanceOf(Stored.UnknownForm.class)
                 .hasMessageContaining("form 7")
                 .hasMessageContaining("newer");
-        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":5}")).isInstanceOf(Stored.UnknownForm.class);
+        assertThatThrownBy(() -> NotesForm.proposal("{\"form\":6}")).isInstanceOf(Stored.UnknownForm.class);
     }
 
     /** What a form holds are texts, numbers and other forms: no name of the core can get into the database, or out of it. */

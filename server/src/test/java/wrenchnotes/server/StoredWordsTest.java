@@ -50,7 +50,7 @@ class StoredWordsTest {
     private static final Map<Class<? extends Enum<?>>, String> EVER_WRITTEN = Map.ofEntries(
             Map.entry(
                     Account.class,
-                    "FITTED TRAY MISSING_ON_ARRIVAL LOST BROKEN DESTROYED REPLACED LEFT_OUT OUT_FOR_NOW"),
+                    "FITTED TRAY MISSING_ON_ARRIVAL LOST BROKEN DESTROYED REPLACED LEFT_OUT OUT_FOR_NOW BEYOND_NOTES"),
             Map.entry(Basis.class, "COUNTED TOLD UNKNOWN"),
             Map.entry(Rework.class, "FORGOTTEN_PLUG MISSED_CHECK WRONG_PART SECOND_FAULT OTHER FAILED_CHECK TRIAL_FIT"),
             Map.entry(Stage.class, "ARRIVAL OPEN BEFORE_CLOSING AFTER_CLOSING"),
@@ -85,7 +85,10 @@ class StoredWordsTest {
                     "FIXED FIXED_WITH_REMARK PARTLY_FIXED NOT_FIXED NO_FAULT_FOUND NOT_WORTH_IT KEPT_FOR_PARTS"),
             Map.entry(Role.class, "COUNTER BENCH LEAD"),
             Map.entry(Finish.class, "BLACK SILVER BRASS"),
-            Map.entry(Head.class, "CROSS HEXALOBULAR HEXALOBULAR_SECURITY SLOTTED HEX TRI_WING RIVET CLIP"),
+            Map.entry(
+                    Head.class,
+                    "CROSS HEXALOBULAR HEXALOBULAR_SECURITY SLOTTED HEX TRI_WING RIVET CLIP CROSS_SLOTTED HEX_SLOTTED "
+                            + "HEXALOBULAR_SLOTTED SPRING WASHER SOLDER GLUE SEAL STICKER FELT_FOOT RUBBER_FOOT CABLE_TIE"),
             Map.entry(Photo.MarkKind.class, "FASTENER CONNECTOR CAUTION"),
             Map.entry(Side.class, "TOP BOTTOM FRONT BACK LEFT RIGHT"),
             Map.entry(ThreadForm.class, "MACHINE TAPPING NONE"),

@@ -26,11 +26,16 @@ public enum Account implements Spoken {
     /** The place stays empty on purpose, the reason is on record, and the unit may leave the shop so. */
     LEFT_OUT,
     /** Left out or unplugged until the next time it is opened: it may be closed so, but the work is not done. */
-    OUT_FOR_NOW;
+    OUT_FOR_NOW,
+    /**
+     * The other side of the books: what a unit turned out to have more of than its notes say comes from here, and what it never had goes back. So the accounts
+     * of a thing still add up to its count in the notes, this one with the difference.
+     */
+    BEYOND_NOTES;
 
     /** Whether a unit may be closed for good while something is here. */
     public boolean settled() {
-        return this == FITTED || this == REPLACED || this == LEFT_OUT;
+        return this == FITTED || this == REPLACED || this == LEFT_OUT || this == BEYOND_NOTES;
     }
 
     /** Whether a unit may be closed for now while something is here. */
@@ -64,13 +69,16 @@ public enum Account implements Spoken {
      */
     public Set<Account> goesTo() {
         return switch (this) {
-            case FITTED -> EnumSet.of(TRAY, MISSING_ON_ARRIVAL, BROKEN, DESTROYED, REPLACED);
+            case FITTED -> EnumSet.of(TRAY, MISSING_ON_ARRIVAL, BROKEN, DESTROYED, REPLACED, BEYOND_NOTES);
             case REPLACED -> EnumSet.of(TRAY, BROKEN, DESTROYED);
-            case TRAY -> EnumSet.of(FITTED, LOST, BROKEN, REPLACED, LEFT_OUT, OUT_FOR_NOW, MISSING_ON_ARRIVAL);
-            case MISSING_ON_ARRIVAL, LOST -> EnumSet.of(TRAY, REPLACED, LEFT_OUT, OUT_FOR_NOW);
+            case TRAY ->
+                EnumSet.of(FITTED, LOST, BROKEN, REPLACED, LEFT_OUT, OUT_FOR_NOW, MISSING_ON_ARRIVAL, BEYOND_NOTES);
+            case MISSING_ON_ARRIVAL -> EnumSet.of(TRAY, REPLACED, LEFT_OUT, OUT_FOR_NOW, BEYOND_NOTES);
+            case LOST -> EnumSet.of(TRAY, REPLACED, LEFT_OUT, OUT_FOR_NOW);
             case BROKEN, DESTROYED -> EnumSet.of(REPLACED, LEFT_OUT, OUT_FOR_NOW);
             case LEFT_OUT -> EnumSet.of(TRAY, REPLACED, OUT_FOR_NOW);
             case OUT_FOR_NOW -> EnumSet.of(TRAY, REPLACED, LEFT_OUT);
+            case BEYOND_NOTES -> EnumSet.of(FITTED, TRAY, MISSING_ON_ARRIVAL);
         };
     }
 
@@ -87,6 +95,7 @@ public enum Account implements Spoken {
             case REPLACED -> "replaced from a drawer";
             case LEFT_OUT -> "left out";
             case OUT_FOR_NOW -> "left out for now";
+            case BEYOND_NOTES -> "not in the notes";
         };
     }
 }

@@ -26,6 +26,7 @@ public record AllowedMove(Account from, Account to, int most) {
             case BROKEN -> "Broken";
             case DESTROYED -> "Used up";
             case REPLACED -> "Replaced by another";
+            case BEYOND_NOTES -> "There never is one: the notes say too many";
             case LEFT_OUT -> "Leave it out: it may go so";
             case OUT_FOR_NOW -> "Leave it out for now";
         };

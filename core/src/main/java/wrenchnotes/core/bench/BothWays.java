@@ -46,6 +46,13 @@ public final class BothWays {
             return new CountLine(
                     line.thing(), line.off() + move.count(), line.basis().weaker(move.basis()), line.back());
         }
+        if (move.to() == Account.TRAY && move.from() == Account.BEYOND_NOTES) {
+            return new CountLine(line.thing(), line.off() + move.count(), line.basis(), line.back());
+        }
+        if (move.from() == Account.TRAY && move.to() == Account.BEYOND_NOTES) {
+            // The lot that nobody had counted, exchanged for as many as were counted.
+            return new CountLine(line.thing(), line.off() - move.count(), Basis.COUNTED, line.back());
+        }
         return move.from() == Account.TRAY && move.to() == Account.FITTED
                 ? new CountLine(line.thing(), line.off(), line.basis(), line.back() + move.count())
                 : line;

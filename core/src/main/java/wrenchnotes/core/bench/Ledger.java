@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wrenchnotes.core.bench.NotesTaken.Opening;
 import wrenchnotes.core.teardown.MainsSide;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.Invalid;
@@ -14,7 +15,9 @@ import wrenchnotes.core.unit.Refused;
 
 /**
  * The account of everything the notes say a unit has, by double entry: each move takes from one account what it adds to
- * another, so the accounts of a thing always add up to its count as made. Immutable; {@link #with} gives the next one.
+ * another, so the accounts of a thing always add up to its count as made. What a unit has more of than its notes say comes from
+ * {@link Account#BEYOND_NOTES}. Things that nobody has counted are one lot, which somebody who counts exchanges for as many as there are.
+ * Immutable; {@link #with} gives the next one.
  */
 public final class Ledger {
 
@@ -22,23 +25,52 @@ public final class Ledger {
     private final Map<String, Map<Account, Integer>> accounts;
     /** How many of a thing were taken off without being counted. */
     private final Map<String, Integer> uncounted;
+    /** How many of a thing somebody here counted that the notes do not have. */
+    private final Map<String, Integer> countedHere;
+
+    private final Map<String, Opening> openings;
 
     private Ledger(
-            Map<String, Thing> things, Map<String, Map<Account, Integer>> accounts, Map<String, Integer> uncounted) {
+            Map<String, Thing> things,
+            Map<String, Map<Account, Integer>> accounts,
+            Map<String, Integer> uncounted,
+            Map<String, Integer> countedHere,
+            Map<String, Opening> openings) {
         this.things = things;
         this.accounts = accounts;
         this.uncounted = uncounted;
+        this.countedHere = countedHere;
+        this.openings = openings;
     }
 
     /** A ledger in which everything is fitted. */
     public static Ledger allFitted(List<Thing> things) {
+        return opened(things, Map.of());
+    }
+
+    /** A ledger in which everything is fitted, and of some of it another number than the notes say. */
+    private static Ledger opened(List<Thing> things, Map<String, Opening> openings) {
         Map<String, Thing> byId = new LinkedHashMap<>();
         Map<String, Map<Account, Integer>> accounts = new LinkedHashMap<>();
         for (Thing thing : things) {
             byId.put(thing.id(), thing);
-            accounts.put(thing.id(), new EnumMap<>(Map.of(Account.FITTED, thing.count())));
+            int opened = opening(thing, openings).count();
+            Map<Account, Integer> held = new EnumMap<>(Map.of(Account.FITTED, opened));
+            if (opened != thing.asMade()) {
+                held.put(Account.BEYOND_NOTES, thing.asMade() - opened);
+            }
+            accounts.put(thing.id(), held);
         }
-        return new Ledger(byId, accounts, Map.of());
+        return new Ledger(byId, accounts, Map.of(), Map.of(), openings);
+    }
+
+    private static Opening opening(Thing thing, Map<String, Opening> openings) {
+        return openings.getOrDefault(thing.id(), new Opening(thing.asMade(), thing.hasCount()));
+    }
+
+    /** What the books of a thing opened with. */
+    Opening opening(String thing) {
+        return opening(thing(thing), openings);
     }
 
     /**
@@ -47,14 +79,21 @@ public final class Ledger {
      * @throws Refused if they cannot have happened in this order: an account would hold less than nothing
      */
     public static Ledger replayed(List<Thing> things, List<Move> entries) {
-        Ledger ledger = allFitted(things);
+        return replayed(things, entries, Map.of());
+    }
+
+    /** @param openings of what opened with another number than the notes say now, which the job did not begin with */
+    static Ledger replayed(List<Thing> things, List<Move> entries, Map<String, Opening> openings) {
+        Ledger ledger = opened(things, openings);
         Map<String, Integer> uncounted = new LinkedHashMap<>();
+        Map<String, Integer> counted = new LinkedHashMap<>();
         for (Move entry : entries) {
             // Nobody has seen this ledger yet: it may still be written in.
             ledger.accounts.put(entry.thing(), ledger.after(entry));
             ledger.countUncounted(entry, uncounted);
+            count(entry, counted);
         }
-        return new Ledger(ledger.things, ledger.accounts, uncounted);
+        return new Ledger(ledger.things, ledger.accounts, uncounted, counted, openings);
     }
 
     /**
@@ -99,14 +138,16 @@ public final class Ledger {
         next.put(move.thing(), after);
         Map<String, Integer> still = new LinkedHashMap<>(uncounted);
         countUncounted(move, still);
-        return new Ledger(things, next, still);
+        Map<String, Integer> counted = new LinkedHashMap<>(countedHere);
+        count(move, counted);
+        return new Ledger(things, next, still, counted, openings);
     }
 
     /** The accounts of the thing that a move is about, once it is made. */
     private Map<Account, Integer> after(Move move) {
         Thing thing = thing(move.thing());
         int there = count(move.thing(), move.from());
-        if (there < move.count()) {
+        if (move.from() != Account.BEYOND_NOTES && there < move.count()) {
             throw Refused.because("%s: only %d %s, not %d. Look at the mat and count again."
                     .formatted(thing.label(), there, move.from().words(), move.count()));
         }
@@ -115,6 +156,14 @@ public final class Ledger {
         after.merge(move.to(), move.count(), Integer::sum);
         after.values().removeIf(n -> n == 0);
         return after;
+    }
+
+    private static void count(Move move, Map<String, Integer> counted) {
+        if (move.basis() == Basis.COUNTED && move.from() == Account.BEYOND_NOTES) {
+            counted.merge(move.thing(), move.count(), Integer::sum);
+        } else if (move.basis() == Basis.COUNTED && move.to() == Account.BEYOND_NOTES) {
+            counted.merge(move.thing(), -move.count(), Integer::sum);
+        }
     }
 
     private void countUncounted(Move move, Map<String, Integer> still) {
@@ -132,6 +181,16 @@ public final class Ledger {
     public int uncounted(String thing) {
         thing(thing);
         return uncounted.getOrDefault(thing, 0);
+    }
+
+    /** How many of a thing this unit has or had: as the notes say, and what turned out otherwise here. While nobody has counted, 1 for all of them. */
+    public int made(String thing) {
+        return thing(thing).asMade() - count(thing, Account.BEYOND_NOTES);
+    }
+
+    /** Whether it is known how many of a thing there are: by the notes, or since somebody counted here. */
+    public boolean isCounted(String thing) {
+        return opening(thing).counted() || countedHere.getOrDefault(thing, 0) > 0;
     }
 
     public List<Thing> things() {
@@ -152,10 +211,12 @@ public final class Ledger {
         return accounts.get(thing).getOrDefault(account, 0);
     }
 
-    /** The accounts of one thing; those that hold nothing are not in it. */
+    /** The accounts of one thing, which add up to {@link #made}; those that hold nothing are not in it. */
     public Map<Account, Integer> accounts(String thing) {
         thing(thing);
-        return Map.copyOf(accounts.get(thing));
+        Map<Account, Integer> held = new EnumMap<>(accounts.get(thing));
+        held.remove(Account.BEYOND_NOTES);
+        return Map.copyOf(held);
     }
 
     /**
@@ -170,12 +231,17 @@ public final class Ledger {
             for (Account to : from.inPlace() ? EnumSet.noneOf(Account.class) : from.goesTo()) {
                 boolean never = to == Account.MISSING_ON_ARRIVAL;
                 int most = never ? Math.min(held.getValue(), uncounted(thing)) : held.getValue();
-                if (most > 0) {
+                if (most > 0 && byHand(from, to)) {
                     allowed.add(new AllowedMove(from, to, most));
                 }
             }
         }
         return List.copyOf(allowed);
+    }
+
+    /** Whether somebody can say so with a single press: what turns out to be more than the notes say is counted, {@link Counted}. */
+    static boolean byHand(Account from, Account to) {
+        return from != Account.BEYOND_NOTES && (to != Account.BEYOND_NOTES || from == Account.MISSING_ON_ARRIVAL);
     }
 
     /** What is in the way of closing, thing by thing; empty exactly when the ledger balances. */

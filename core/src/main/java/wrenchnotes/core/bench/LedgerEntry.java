@@ -10,4 +10,11 @@ import wrenchnotes.core.unit.Moment;
  * @param stepEntry the step that it was part of; empty for a move by hand
  * @param undoes the entry that this one takes back
  */
-public record LedgerEntry(long id, Optional<Long> stepEntry, Move move, Optional<Long> undoes, Moment moment) {}
+public record LedgerEntry(long id, Optional<Long> stepEntry, Move move, Optional<Long> undoes, Moment moment) {
+
+    /** The same entry of a thing that is called otherwise now. */
+    LedgerEntry of(String thing) {
+        Move renamed = new Move(thing, move.from(), move.to(), move.count(), move.reason(), move.basis());
+        return new LedgerEntry(id, stepEntry, renamed, undoes, moment);
+    }
+}

@@ -3,6 +3,7 @@ package wrenchnotes.core.bench;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
@@ -23,6 +24,8 @@ public final class LookAlikes {
     private LookAlikes() {}
 
     /**
+     * Only of those that were looked at and measured.
+     *
      * @param step about to be done
      * @param ledger as it is now
      * @return a sentence for each pair: "Keep apart, ..."
@@ -51,22 +54,33 @@ public final class LookAlikes {
     }
 
     private static boolean alike(FastenerGroup one, FastenerGroup other) {
-        return one.head() == other.head()
-                && one.finish() == other.finish()
-                && Math.abs(one.diameterMm() - other.diameterMm()) <= SAME_DIAMETER_MM
-                && Math.abs(one.lengthMm() - other.lengthMm()) <= FAR_LENGTH_MM;
+        return same(one.head(), other.head())
+                && same(one.finish(), other.finish())
+                && apart(one.diameterMm(), other.diameterMm()) <= SAME_DIAMETER_MM
+                && apart(one.lengthMm(), other.lengthMm()) <= FAR_LENGTH_MM;
+    }
+
+    /** What nobody has looked at yet is passed over. */
+    private static <T> boolean same(Optional<T> one, Optional<T> other) {
+        return one.isPresent() && one.equals(other);
+    }
+
+    private static double apart(Optional<Double> one, Optional<Double> other) {
+        return one.isEmpty() || other.isEmpty() ? Double.POSITIVE_INFINITY : Math.abs(one.get() - other.get());
     }
 
     private static List<String> differences(FastenerGroup one, FastenerGroup other) {
         List<String> said = new ArrayList<>();
-        if (one.thread() != other.thread() && one.thread() != ThreadForm.NONE && other.thread() != ThreadForm.NONE) {
-            FastenerGroup fine = one.thread() == ThreadForm.MACHINE ? one : other;
+        if (one.is(ThreadForm.MACHINE) && other.is(ThreadForm.TAPPING)
+                || one.is(ThreadForm.TAPPING) && other.is(ThreadForm.MACHINE)) {
+            FastenerGroup fine = one.is(ThreadForm.MACHINE) ? one : other;
             said.add("the fine-threaded one (" + fine.label() + ") goes into metal");
         }
-        if (Math.abs(one.lengthMm() - other.lengthMm()) >= SAME_LENGTH_MM) {
-            FastenerGroup longer = one.lengthMm() > other.lengthMm() ? one : other;
-            said.add("the longer one (" + longer.label() + ") is " + number(longer.lengthMm()) + " mm, the other "
-                    + number(longer == one ? other.lengthMm() : one.lengthMm()));
+        double length = one.lengthMm().orElseThrow();
+        double others = other.lengthMm().orElseThrow();
+        if (Math.abs(length - others) >= SAME_LENGTH_MM) {
+            said.add("the longer one (" + (length > others ? one : other).label() + ") is "
+                    + number(Math.max(length, others)) + " mm, the other " + number(Math.min(length, others)));
         }
         return said;
     }

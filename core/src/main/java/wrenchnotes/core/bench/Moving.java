@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.core.unit.Words;
@@ -130,11 +131,49 @@ final class Moving {
     Made move(Press.MoveByHand said) {
         Move move = said.move();
         Thing thing = before.ledger().thing(move.thing());
+        if (!Ledger.byHand(move.from(), move.to())) {
+            throw Refused.because(
+                    thing.label() + ": count what lies on the mat, and what the notes do not know is entered by that.");
+        }
         Entered entry = new Entered.Moved(posted(Optional.empty(), plain(List.of(move))));
         String words = move.count() + " × " + thing.label() + ": " + move.from().words() + " → "
                 + move.to().words() + (move.reason().isEmpty() ? "" : ". " + move.reason())
                 + (said.part().isEmpty() ? "" : " (" + said.part() + ")");
         return new Made(entry, words);
+    }
+
+    /** What lies on the mat is counted: what was one lot is so many, or there are more than the notes say. */
+    Made counted(Press.Counted said) {
+        Checked.within("lying", said.lying(), 1, 99);
+        Ledger ledger = before.ledger();
+        Thing thing = ledger.thing(said.thing());
+        int tray = ledger.count(thing.id(), Account.TRAY);
+        int lot = ledger.isCounted(thing.id()) ? 0 : tray;
+        int more = said.lying() - tray + lot;
+        if (tray == 0) {
+            throw Refused.because(thing.label() + ": none of them lies on the mat. Take them off first.");
+        }
+        if (more < 0) {
+            throw Refused.because("%s: %d lie on the mat, not %d. Say what became of the rest: lost, broken, back."
+                    .formatted(thing.label(), tray, said.lying()));
+        }
+        if (more == 0) {
+            throw Refused.because(thing.label() + ": that many lie on the mat already.");
+        }
+        List<Move> moves = new ArrayList<>();
+        if (lot > 0) {
+            moves.add(new Move(thing.id(), Account.TRAY, Account.BEYOND_NOTES, lot, "", Basis.UNKNOWN));
+        }
+        moves.add(Move.of(thing.id(), Account.BEYOND_NOTES, Account.TRAY, more));
+        String words = lot > 0
+                ? "Counted: " + said.lying() + " × " + thing.label()
+                : more + " × " + thing.label() + " more than the notes say";
+        return new Made(new Entered.Moved(posted(Optional.empty(), plain(moves))), words);
+    }
+
+    /** What the notes that the job goes by from now on count, of what nobody had counted or touched here. */
+    Entered asTheNotesCount(List<Move> moves) {
+        return new Entered.Moved(posted(Optional.empty(), plain(moves)));
     }
 
     /** What findings say was replaced, after the old one was said to be back in its place. */
@@ -172,12 +211,19 @@ final class Moving {
         List<String> known = before.notes().things().stream().map(Thing::id).toList();
         List<Move> moves = said.things().stream()
                 .filter(one -> known.contains(one.thing()))
-                .map(one -> Move.of(one.thing(), Account.FITTED, Account.MISSING_ON_ARRIVAL, one.count()))
+                .map(this::missing)
                 .toList();
         int count = moves.stream().mapToInt(Move::count).sum();
         return new Made(
                 new Entered.Moved(posted(Optional.empty(), plain(moves))),
                 Words.count(count, "thing", "things") + " missing on arrival");
+    }
+
+    /** Of what nobody has counted, what is missing is beside the lot that is there. */
+    private Move missing(Press.CountedMissing one) {
+        return before.ledger().isCounted(one.thing())
+                ? Move.of(one.thing(), Account.FITTED, Account.MISSING_ON_ARRIVAL, one.count())
+                : new Move(one.thing(), Account.BEYOND_NOTES, Account.MISSING_ON_ARRIVAL, one.count(), "", Basis.TOLD);
     }
 
     /** A move about to be entered. */

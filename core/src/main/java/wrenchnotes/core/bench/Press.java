@@ -36,6 +36,8 @@ public sealed interface Press {
 
         R takeBack(TakeBack takeBack);
 
+        R counted(Counted counted);
+
         R pause(Pause pause);
 
         R goOn(GoOn goOn);
@@ -232,6 +234,19 @@ public sealed interface Press {
 
         @Override
         public boolean onRecord() {
+            return true;
+        }
+    }
+
+    /** Somebody counts what lies in the tray of one thing, 1 to 99, where nobody had counted or there are more than the notes say. */
+    record Counted(String thing, int lying) implements Press {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.counted(this);
+        }
+
+        @Override
+        public boolean goesByNotes() {
             return true;
         }
     }

@@ -196,6 +196,11 @@ final class Pressing implements Press.Reader<String> {
     }
 
     @Override
+    public String counted(Press.Counted said) {
+        return made(new Moving(before, by).counted(said));
+    }
+
+    @Override
     public String goOn(Press.GoOn said) {
         return "Went on";
     }

@@ -47,19 +47,21 @@ public record Replaced(long component, List<String> names, int count, Optional<L
     static PutBack usual(Ledger ledger, Thing thing, List<Replaced> standing) {
         int tray = ledger.count(thing.id(), Account.TRAY);
         int settled = ledger.count(thing.id(), Account.REPLACED) + ledger.count(thing.id(), Account.LEFT_OUT);
-        int others = Math.min(tray, Math.max(0, said(thing, standing) - settled));
+        int others = Math.min(tray, Math.max(0, said(ledger, thing, standing) - settled));
         return new PutBack(thing.id(), tray - others, others, 0, 0, "", "");
     }
 
     /** How many of a thing are in their place as made although findings say that they were replaced. */
     static int stillTheOld(Ledger ledger, Thing thing, List<Replaced> standing) {
-        return Math.max(0, ledger.count(thing.id(), Account.FITTED) - (thing.count() - said(thing, standing)));
+        return Math.max(
+                0,
+                ledger.count(thing.id(), Account.FITTED) - (ledger.made(thing.id()) - said(ledger, thing, standing)));
     }
 
-    private static int said(Thing thing, List<Replaced> standing) {
+    private static int said(Ledger ledger, Thing thing, List<Replaced> standing) {
         return standing.stream()
                 .filter(one -> one.borneBy(thing))
-                .mapToInt(one -> Math.min(one.count(), thing.count()))
+                .mapToInt(one -> Math.min(one.count(), ledger.made(thing.id())))
                 .max()
                 .orElse(0);
     }

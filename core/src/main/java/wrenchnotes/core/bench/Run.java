@@ -51,13 +51,7 @@ public final class Run {
         Set<String> skipped =
                 new HashSet<>(log.underWay().map(RunRecord::skipped).orElse(Set.of()));
         skipped.removeAll(open);
-        return new Run(
-                notes,
-                log,
-                WayIn.recorded(notes, open, skipped),
-                Ledger.replayed(
-                        notes.things(),
-                        log.moves().stream().map(LedgerEntry::move).toList()));
+        return new Run(notes, log, WayIn.recorded(notes, open, skipped), log.ledger(notes));
     }
 
     /**

@@ -2,9 +2,12 @@ package wrenchnotes.core.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import wrenchnotes.core.bench.NotesTaken.Opening;
+import wrenchnotes.core.teardown.Teardown;
 
 /**
  * What is on record of the work on a unit in one stay.
@@ -14,13 +17,15 @@ import java.util.stream.Stream;
  * @param moves in the order in which they were entered
  * @param power what was said of the unit's power beside its runs, each of which began unplugged
  * @param acknowledged cautions that were heeded
+ * @param opened with how many the books of a thing opened, where the job went on by newer notes than it began with
  */
 public record RunLog(
         List<RunRecord> runs,
         List<StepEntry> steps,
         List<LedgerEntry> moves,
         List<PowerEntry> power,
-        List<Acknowledgement> acknowledged) {
+        List<Acknowledgement> acknowledged,
+        Map<String, Opening> opened) {
     public static final RunLog NONE = new RunLog(List.of(), List.of(), List.of(), List.of(), List.of());
 
     public RunLog {
@@ -29,6 +34,55 @@ public record RunLog(
         moves = List.copyOf(moves);
         power = List.copyOf(power);
         acknowledged = List.copyOf(acknowledged);
+        opened = Map.copyOf(opened);
+    }
+
+    /** Of a job that goes by the notes that it began with. */
+    public RunLog(
+            List<RunRecord> runs,
+            List<StepEntry> steps,
+            List<LedgerEntry> moves,
+            List<PowerEntry> power,
+            List<Acknowledgement> acknowledged) {
+        this(runs, steps, moves, power, acknowledged, Map.of());
+    }
+
+    /** The same work in the words of the notes that the job went on by: what was entered up to then is called as they call it. */
+    public RunLog renamed(NotesTaken taken) {
+        return new RunLog(
+                runs.stream().map(run -> run.renamed(taken)).toList(),
+                steps.stream()
+                        .map(entry -> entry.moment().isBefore(taken.moment())
+                                ? new StepEntry(
+                                        entry.id(),
+                                        taken.step(entry.step()),
+                                        entry.direction(),
+                                        entry.undoes(),
+                                        entry.moment())
+                                : entry)
+                        .filter(entry -> !entry.step().isEmpty())
+                        .toList(),
+                moves.stream()
+                        .filter(entry -> !entry.moment().isBefore(taken.moment())
+                                || !taken.thing(entry.move().thing()).isEmpty())
+                        .map(entry -> entry.moment().isBefore(taken.moment())
+                                ? entry.of(taken.thing(entry.move().thing()))
+                                : entry)
+                        .toList(),
+                power,
+                acknowledged.stream()
+                        .map(one -> one.moment().isBefore(taken.moment())
+                                ? new Acknowledgement(taken.step(one.step()), one.moment())
+                                : one)
+                        .filter(one -> !one.step().isEmpty())
+                        .toList(),
+                taken.opened());
+    }
+
+    /** The books as these entries left them. */
+    Ledger ledger(Teardown notes) {
+        return Ledger.replayed(
+                notes.things(), moves.stream().map(LedgerEntry::move).toList(), opened);
     }
 
     /** The run that is under way, if the unit is not closed. */
@@ -46,18 +100,23 @@ public record RunLog(
     private final class Onto implements Entered.Reader<RunLog> {
         @Override
         public RunLog begun(Entered.Begun begun) {
-            return new RunLog(more(runs, List.of(begun.run())), steps, moves, power, acknowledged);
+            return new RunLog(more(runs, List.of(begun.run())), steps, moves, power, acknowledged, opened);
         }
 
         @Override
         public RunLog stepped(Entered.Stepped stepped) {
             return new RunLog(
-                    runs, more(steps, List.of(stepped.step())), more(moves, stepped.moves()), power, acknowledged);
+                    runs,
+                    more(steps, List.of(stepped.step())),
+                    more(moves, stepped.moves()),
+                    power,
+                    acknowledged,
+                    opened);
         }
 
         @Override
         public RunLog moved(Entered.Moved moved) {
-            return new RunLog(runs, steps, more(moves, moved.moves()), power, acknowledged);
+            return new RunLog(runs, steps, more(moves, moved.moves()), power, acknowledged, opened);
         }
 
         @Override
@@ -77,7 +136,7 @@ public record RunLog(
 
         @Override
         public RunLog powered(Entered.Powered powered) {
-            return new RunLog(runs, steps, moves, more(power, List.of(powered.entry())), acknowledged);
+            return new RunLog(runs, steps, moves, more(power, List.of(powered.entry())), acknowledged, opened);
         }
 
         @Override
@@ -97,14 +156,14 @@ public record RunLog(
 
         @Override
         public RunLog heeded(Entered.Heeded heeded) {
-            return new RunLog(runs, steps, moves, power, more(acknowledged, List.of(heeded.acknowledged())));
+            return new RunLog(runs, steps, moves, power, more(acknowledged, List.of(heeded.acknowledged())), opened);
         }
     }
 
     private RunLog changed(UnaryOperator<RunRecord> change) {
         List<RunRecord> others = new ArrayList<>(runs);
         others.set(others.size() - 1, change.apply(others.get(others.size() - 1)));
-        return new RunLog(others, steps, moves, power, acknowledged);
+        return new RunLog(others, steps, moves, power, acknowledged, opened);
     }
 
     private static <T> List<T> more(List<T> some, List<T> others) {

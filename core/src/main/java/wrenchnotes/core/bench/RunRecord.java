@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import wrenchnotes.core.unit.Moment;
 
 /**
@@ -77,6 +78,24 @@ public record RunRecord(
         List<Rework> more = new ArrayList<>(again);
         more.add(reason);
         return new RunRecord(id, route, skipped, pausedSince, why, started, startedBy, List.copyOf(more), closed);
+    }
+
+    /** In the words of newer notes, if it was begun before they were taken; what they do not have any more is left out of its way. */
+    RunRecord renamed(NotesTaken taken) {
+        if (!started.isBefore(taken.moment())) {
+            return this;
+        }
+        Route other = new Route(
+                route.targets(),
+                route.steps().stream()
+                        .map(taken::step)
+                        .filter(id -> !id.isEmpty())
+                        .toList());
+        Set<String> passed = skipped.stream()
+                .map(taken::step)
+                .filter(id -> !id.isEmpty())
+                .collect(Collectors.toCollection(TreeSet::new));
+        return new RunRecord(id, other, passed, pausedSince, why, started, startedBy, again, closed);
     }
 
     RunRecord paused(Optional<Instant> since) {

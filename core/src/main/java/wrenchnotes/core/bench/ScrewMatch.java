@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
@@ -18,13 +19,16 @@ import wrenchnotes.core.unit.Words;
  *
  * <p>Lengths under the head are measured with a rule to about half a millimetre, diameters over the thread with a caliper to
  * about 0.15 mm, and threads are counted over a length (common practice). A wrong head or thread, or a length out by more
- * than a millimetre, rules a place out; a finish that differs only speaks against it, since finishes wear.
+ * than a millimetre, rules a place out; a finish that differs only speaks against it, since finishes wear. What nobody has measured of a place says nothing;
+ * a place of which nothing said is known is passed over, and named.
  */
 public final class ScrewMatch {
 
     private static final double LENGTH_MM = 0.5;
     private static final double DIAMETER_MM = 0.15;
     private static final double PITCH_SHARE = 0.15;
+    /** What nobody has measured of a place speaks against it half as much as what is out by its tolerance. Ours, no source. */
+    private static final double NOT_KNOWN = 0.5;
 
     private ScrewMatch() {}
 
@@ -57,6 +61,12 @@ public final class ScrewMatch {
             }
         }
 
+        int said() {
+            return (int) Stream.of(head, lengthMm, diameterMm, threads, finish)
+                    .filter(Optional::isPresent)
+                    .count();
+        }
+
         Optional<Double> pitchMm() {
             return threads.map(n -> overMm.orElseThrow() / n);
         }
@@ -79,15 +89,19 @@ public final class ScrewMatch {
 
     public static Answer rank(Known known, Ledger ledger) {
         List<Scored> scored = new ArrayList<>();
+        List<String> unmeasured = new ArrayList<>();
         int places = 0;
         for (var thing : ledger.things()) {
-            if (thing instanceof FastenerGroup group && !group.head().threadless()) {
-                int open = thing.count()
+            if (thing instanceof FastenerGroup group
+                    && group.head().filter(Head::threadless).isEmpty()) {
+                int open = ledger.made(thing.id())
                         - ledger.count(thing.id(), Account.FITTED)
                         - ledger.count(thing.id(), Account.REPLACED);
                 if (open > 0) {
                     places++;
-                    score(known, group, open).ifPresent(scored::add);
+                    Optional<Scored> one = score(known, group, open);
+                    one.filter(Scored::compared).ifPresent(scored::add);
+                    one.filter(like -> !like.compared()).ifPresent(like -> unmeasured.add(group.label()));
                 }
             }
         }
@@ -95,12 +109,15 @@ public final class ScrewMatch {
                 .sorted(Comparator.comparingDouble(Scored::penalty))
                 .map(Scored::match)
                 .toList();
-        return new Answer(fits, words(fits, places));
+        return new Answer(fits, words(fits, places, unmeasured));
     }
 
-    private static String words(List<Match> fits, int places) {
+    private static String words(List<Match> fits, int places, List<String> unmeasured) {
         if (places == 0) {
             return "No place of this unit is open: it is not from here, or the notes are wrong.";
+        }
+        if (fits.isEmpty() && !unmeasured.isEmpty()) {
+            return "It fits none that is measured; nobody has measured " + String.join(", ", unmeasured) + ".";
         }
         if (fits.isEmpty()) {
             return "It fits none of the " + Words.count(places, "open place", "open places")
@@ -118,13 +135,19 @@ public final class ScrewMatch {
                 : "Most likely: " + best + ". Measure what tells it from the others.";
     }
 
-    private record Scored(Match match, double penalty) {}
+    private record Scored(Match match, double penalty) {
+
+        /** Whether anything of what was said is known of the place. */
+        boolean compared() {
+            return !match.agrees().isEmpty() || !match.differs().isEmpty();
+        }
+    }
 
     private static Optional<Scored> score(Known known, FastenerGroup group, int open) {
         List<String> agrees = new ArrayList<>();
         List<String> differs = new ArrayList<>();
-        if (known.head().isPresent()) {
-            if (known.head().get() != group.head()) {
+        if (known.head().isPresent() && group.head().isPresent()) {
+            if (!known.head().equals(group.head())) {
                 return Optional.empty();
             }
             agrees.add("head");
@@ -133,41 +156,46 @@ public final class ScrewMatch {
         Optional<Double> length = off(known.lengthMm(), group.lengthMm(), LENGTH_MM, "length", agrees, differs);
         Optional<Double> diameter =
                 off(known.diameterMm(), group.diameterMm(), DIAMETER_MM, "diameter", agrees, differs);
-        Optional<Double> pitch = known.pitchMm().isEmpty() || group.thread() == ThreadForm.NONE
+        Optional<Double> pitch = group.is(ThreadForm.NONE)
                 ? known.pitchMm().map(mm -> Double.POSITIVE_INFINITY)
-                : pitchOff(known.pitchMm().get(), group, agrees, differs);
+                : off(
+                        known.pitchMm(),
+                        pitchOf(group),
+                        PITCH_SHARE * pitchOf(group).orElse(1.0),
+                        "thread",
+                        agrees,
+                        differs);
         for (Optional<Double> one : List.of(length, diameter, pitch)) {
             if (one.orElse(0.0) > 2) {
                 return Optional.empty();
             }
             penalty += one.orElse(0.0);
         }
-        if (known.finish().isPresent()) {
-            boolean same = known.finish().get() == group.finish();
+        if (known.finish().isPresent() && group.finish().isPresent()) {
+            boolean same = known.finish().equals(group.finish());
             (same ? agrees : differs).add("finish");
             penalty += same ? 0 : 1;
         }
+        penalty += NOT_KNOWN * (known.said() - agrees.size() - differs.size());
         return Optional.of(new Scored(new Match(group, open, agrees, differs), penalty));
     }
 
-    private static Optional<Double> pitchOff(
-            double pitch, FastenerGroup group, List<String> agrees, List<String> differs) {
-        double own = ThreadTable.nearestPitchMm(group.thread(), group.diameterMm());
-        return off(Optional.of(pitch), own, own * PITCH_SHARE, "thread", agrees, differs);
+    private static Optional<Double> pitchOf(FastenerGroup group) {
+        return group.thread().flatMap(thread -> group.diameterMm().map(mm -> ThreadTable.nearestPitchMm(thread, mm)));
     }
 
-    /** How far off, in tolerances: up to one agrees, up to two speaks against it, beyond rules it out. */
+    /** How far off, in tolerances: up to one agrees, up to two speaks against it, beyond rules it out. Empty where either is not known. */
     private static Optional<Double> off(
             Optional<Double> said,
-            double own,
+            Optional<Double> measured,
             double tolerance,
             String what,
             List<String> agrees,
             List<String> differs) {
-        return said.map(mm -> {
+        return said.flatMap(mm -> measured.map(own -> {
             double far = Math.abs(mm - own) / tolerance;
             (far <= 1 ? agrees : differs).add(what);
             return far;
-        });
+        }));
     }
 }

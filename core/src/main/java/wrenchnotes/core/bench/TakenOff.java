@@ -11,7 +11,8 @@ import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Refused;
 
 /**
- * What came off of one thing on the way in, as counted.
+ * What came off of one thing on the way in, as counted. Where nobody had counted before, or where there are more than the notes say, what is counted here is
+ * how many there are.
  *
  * @param toTray came off whole and lies in the tray
  * @param missing were not there
@@ -37,7 +38,7 @@ public record TakenOff(String thing, int toTray, int missing, int broken, int de
 
     /** All of what is in its place comes off whole: what is usual, and one key on the bench. */
     public static TakenOff all(Ledger ledger, String thing) {
-        return new TakenOff(thing, there(ledger, thing), 0, 0);
+        return new TakenOff(thing, there(ledger, thing), 0, 0, 0, basis(ledger, thing, Basis.COUNTED));
     }
 
     /**
@@ -47,12 +48,19 @@ public record TakenOff(String thing, int toTray, int missing, int broken, int de
     public static TakenOff usual(Ledger ledger, Step step, Thing thing, Basis basis) {
         int there = there(ledger, thing.id());
         boolean gone = isUsedUp(step, thing);
-        return new TakenOff(thing.id(), gone ? 0 : there, 0, 0, gone ? there : 0, basis);
+        return new TakenOff(thing.id(), gone ? 0 : there, 0, 0, gone ? there : 0, basis(ledger, thing.id(), basis));
+    }
+
+    /** What comes off as is usual says nothing of how many there are, if nobody knew. */
+    private static Basis basis(Ledger ledger, String thing, Basis said) {
+        return ledger.isCounted(thing) ? said : Basis.UNKNOWN;
     }
 
     /** Whether a thing is used up by taking it off, unless it is said otherwise. */
     public static boolean isUsedUp(Step step, Thing thing) {
-        boolean cut = !step.reversible() && thing instanceof FastenerGroup group && group.head() == Head.RIVET;
+        boolean cut = !step.reversible()
+                && thing instanceof FastenerGroup group
+                && group.head().filter(Head::cut).isPresent();
         return cut || thing instanceof LoosePiece piece && piece.usedUp();
     }
 
@@ -63,13 +71,23 @@ public record TakenOff(String thing, int toTray, int missing, int broken, int de
     /**
      * The entries that say so. What was fitted from a drawer earlier comes off after what was there as made.
      *
-     * @throws Refused if the counts do not add up to what is in its place (a thing is never simply gone), or if more are
-     *     said to have been missing on arrival than the unit could have come with
+     * @throws Refused if the counts do not add up to what is in its place (a thing is never simply gone) and nobody counted that there are more, or if more
+     *     are said to have been missing on arrival than the unit could have come with
      */
     public List<Move> moves(Ledger ledger) {
-        int fitted = ledger.count(thing, Account.FITTED);
-        int replaced = ledger.count(thing, Account.REPLACED);
+        List<Move> moves = new ArrayList<>();
         int said = toTray + missing + broken + destroyed;
+        int replaced = ledger.count(thing, Account.REPLACED);
+        int fitted = ledger.count(thing, Account.FITTED);
+        if (basis == Basis.COUNTED && fitted > 0) {
+            int more = said - fitted - replaced;
+            if (!ledger.isCounted(thing)) {
+                post(moves, Account.FITTED, Account.BEYOND_NOTES, fitted, Basis.UNKNOWN);
+                more = said - replaced;
+                fitted = 0;
+            }
+            fitted += post(moves, Account.BEYOND_NOTES, Account.FITTED, Math.max(0, more), basis);
+        }
         if (said != fitted + replaced) {
             throw Refused.because(
                     "%s: %d should be there and %d are accounted for. Say where the rest are: off, missing or broken."
@@ -80,7 +98,6 @@ public record TakenOff(String thing, int toTray, int missing, int broken, int de
                     "%s: %d of them were put in here, so they cannot have been missing on arrival. Say broken, or off and then lost."
                             .formatted(ledger.thing(thing).label(), replaced));
         }
-        List<Move> moves = new ArrayList<>();
         int[] left = {fitted, replaced};
         left[0] -= post(moves, Account.FITTED, Account.MISSING_ON_ARRIVAL, missing);
         share(moves, left, Account.BROKEN, broken);
@@ -97,8 +114,12 @@ public record TakenOff(String thing, int toTray, int missing, int broken, int de
     }
 
     private int post(List<Move> moves, Account from, Account to, int count) {
+        return post(moves, from, to, count, basis);
+    }
+
+    private int post(List<Move> moves, Account from, Account to, int count, Basis known) {
         if (count > 0) {
-            moves.add(new Move(thing, from, to, count, "", basis));
+            moves.add(new Move(thing, from, to, count, "", known));
         }
         return count;
     }

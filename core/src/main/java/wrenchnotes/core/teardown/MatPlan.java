@@ -52,7 +52,7 @@ public record MatPlan(List<MatPage> pages) {
     public static double width(Thing thing) {
         if (thing instanceof FastenerGroup group) {
             FastenerShape shape = FastenerShape.of(group);
-            return shape.headDiameterMm() + HEAD_TO_SIDE + shape.headHeightMm() + group.lengthMm();
+            return shape.headDiameterMm() + HEAD_TO_SIDE + shape.headHeightMm() + shape.lengthMm();
         }
         return BOX;
     }
@@ -119,7 +119,7 @@ public record MatPlan(List<MatPage> pages) {
             double all = LABEL
                     + PAD
                     + things.stream()
-                            .mapToDouble(one -> rowHeight(one, one.count()))
+                            .mapToDouble(one -> rowHeight(one, one.asMade()))
                             .sum();
             int column = room(Math.min(all, BOTTOM - TOP));
             double y = bottoms[column];
@@ -127,7 +127,7 @@ public record MatPlan(List<MatPage> pages) {
             double at = y + LABEL;
             String named = label;
             for (Thing thing : things) {
-                int left = thing.count();
+                int left = thing.asMade();
                 while (left > 0) {
                     int fits = fitting(thing, left, BOTTOM - PAD - at);
                     if (fits == 0) {

@@ -54,6 +54,24 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
                 !common(before, after).equals(common(after, before)));
     }
 
+    /** All of it, a line each: "The lid: at the plate: 6 rivets → 10 cross". */
+    public List<String> lines() {
+        List<String> lines = new ArrayList<>(whole);
+        for (StepDiff step : steps) {
+            if (step.sort() == Sort.CHANGED) {
+                step.changes()
+                        .forEach(change -> lines.add(
+                                change.startsWith(step.title() + ":") ? change : step.title() + ": " + change));
+            } else {
+                lines.add(step.title() + ": " + step.sort().words());
+            }
+        }
+        if (orderChanged) {
+            lines.add("the order of the steps");
+        }
+        return lines;
+    }
+
     public boolean nothing() {
         return whole.isEmpty() && steps.isEmpty() && !orderChanged;
     }
@@ -151,16 +169,19 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
         Words.changed(what, was, is).ifPresent(lines::add);
     }
 
-    private static String words(Thing thing) {
+    /** What a thing is, in a line: "10 cross PH1, 2.9 × 12 mm, tapping, black". */
+    public static String words(Thing thing) {
         if (thing instanceof FastenerGroup group) {
             return group.words();
         }
         if (thing instanceof Connector connector) {
-            return ("plug " + connector.mark()).strip()
+            String many = connector.count() == 1 ? "" : connector.count() + " ";
+            return (many + "plug " + connector.mark()).strip()
                     + (connector.latch().isEmpty() ? "" : ", latch: " + connector.latch());
         }
         LoosePiece piece = (LoosePiece) thing;
-        return (piece.count() + (piece.usedUp() ? " used up by opening " : " loose ") + piece.hint()).strip();
+        String count = piece.count().map(String::valueOf).orElse("not counted,");
+        return (count + (piece.usedUp() ? " used up by opening " : " loose ") + piece.hint()).strip();
     }
 
     private static String titles(Set<String> ids, Teardown notes) {

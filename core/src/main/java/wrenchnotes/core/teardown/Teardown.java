@@ -127,6 +127,18 @@ public final class Teardown {
                 .toList());
     }
 
+    /**
+     * The step that takes a thing off.
+     *
+     * @throws Invalid if none does
+     */
+    public Step stepOf(String thing) {
+        return steps.stream()
+                .filter(step -> step.things().stream().anyMatch(one -> one.id().equals(thing)))
+                .findFirst()
+                .orElseThrow(() -> new Invalid("thing", "The notes of this unit have no " + thing));
+    }
+
     /** Where can be measured while these steps are open. */
     public List<TestPoint> pointsReached(Predicate<String> open) {
         List<Step> opened = steps.stream().filter(step -> open.test(step.id())).toList();

@@ -10,6 +10,17 @@ public sealed interface Thing permits FastenerGroup, Connector, LoosePiece {
 
     String label();
 
-    /** How many there are when the unit is as made, at least 1. */
-    int count();
+    /** How many there are when the unit is as made, at least 1. While nobody has counted them it is 1: all of them together, as one lot. */
+    int asMade();
+
+    /** Whether somebody has counted how many there are as made. */
+    boolean hasCount();
+
+    /** The same thing with another count, 1 to 99. */
+    Thing counting(int others);
+
+    /** "5 × plate screws"; "plate screws, not counted". */
+    default String inAll() {
+        return hasCount() ? asMade() + " × " + label() : label() + ", not counted";
+    }
 }

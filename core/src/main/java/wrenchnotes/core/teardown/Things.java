@@ -25,6 +25,18 @@ public record Things(List<FastenerGroup> fasteners, List<Connector> connectors, 
                 .toList();
     }
 
+    /** With this one in the place of what has its id. */
+    public Things with(Thing other) {
+        return new Things(put(fasteners, other), put(connectors, other), put(pieces, other));
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T extends Thing> List<T> put(List<T> some, Thing other) {
+        return some.stream()
+                .map(one -> one.id().equals(other.id()) ? (T) one.getClass().cast(other) : one)
+                .toList();
+    }
+
     /** The same things in joined notes, where their ids begin with the sub-assembly's. */
     Things in(String prefix) {
         return new Things(

@@ -15,19 +15,22 @@ public final class ThreadQuestion {
 
     /** A question in words, if the standard has no thread of this diameter; empty if there is nothing to ask. */
     public static Optional<String> about(FastenerGroup group) {
-        if (group.thread() == ThreadForm.NONE
-                || ThreadTable.pitchMm(group.thread(), group.diameterMm()).isPresent()) {
+        return group.thread().filter(thread -> thread != ThreadForm.NONE).flatMap(thread -> group.diameterMm()
+                .flatMap(mm -> about(thread, mm)));
+    }
+
+    private static Optional<String> about(ThreadForm thread, double diameterMm) {
+        if (ThreadTable.pitchMm(thread, diameterMm).isPresent()) {
             return Optional.empty();
         }
-        boolean machine = group.thread() == ThreadForm.MACHINE;
-        double near = ThreadTable.nearestDiameterMm(group.thread(), group.diameterMm());
+        boolean machine = thread == ThreadForm.MACHINE;
+        double near = ThreadTable.nearestDiameterMm(thread, diameterMm);
         String question = "%s has no %s; the nearest is %s. Measure again?"
                 .formatted(
                         machine ? "ISO 261 coarse" : "ISO 1478",
-                        (machine ? "usual " : "") + name(machine, group.diameterMm()),
+                        (machine ? "usual " : "") + name(machine, diameterMm),
                         name(machine, near));
-        OptionalDouble other =
-                ThreadTable.pitchMm(machine ? ThreadForm.TAPPING : ThreadForm.MACHINE, group.diameterMm());
+        OptionalDouble other = ThreadTable.pitchMm(machine ? ThreadForm.TAPPING : ThreadForm.MACHINE, diameterMm);
         return Optional.of(
                 other.isEmpty()
                         ? question
@@ -35,7 +38,7 @@ public final class ThreadQuestion {
                                 + " Or is it a %s, %s?"
                                         .formatted(
                                                 machine ? "tapping screw" : "machine screw",
-                                                name(!machine, group.diameterMm())));
+                                                name(!machine, diameterMm)));
     }
 
     private static String name(boolean machine, double diameterMm) {

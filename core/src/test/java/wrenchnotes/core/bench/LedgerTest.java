@@ -51,7 +51,7 @@ class LedgerTest {
                 assertThat(ledger.accounts(thing.id()).values().stream()
                                 .mapToInt(Integer::intValue)
                                 .sum())
-                        .isEqualTo(thing.count());
+                        .isEqualTo(ledger.made(thing.id()));
             }
         }
     }

@@ -100,7 +100,7 @@ class ManyRunsTest {
         Bench(long seed) {
             random = new Random(seed);
             NOTES.things()
-                    .forEach(thing -> books.put(thing.id(), new EnumMap<>(Map.of(Account.FITTED, thing.count()))));
+                    .forEach(thing -> books.put(thing.id(), new EnumMap<>(Map.of(Account.FITTED, thing.asMade()))));
         }
 
         private void press() {
@@ -245,7 +245,7 @@ class ManyRunsTest {
                     assertThat(count).isEqualTo(books.get(thing.id()).getOrDefault(account, 0));
                     all += count;
                 }
-                assertThat(all).isEqualTo(thing.count());
+                assertThat(all).isEqualTo(thing.asMade());
             }
         }
 

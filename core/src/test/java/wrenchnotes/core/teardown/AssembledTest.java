@@ -70,7 +70,7 @@ class AssembledTest {
                     way = way.in(step.id());
                     done.add(step.id());
                     for (Thing thing : step.things()) {
-                        ledger = ledger.with(Move.of(thing.id(), Account.FITTED, Account.TRAY, thing.count()));
+                        ledger = ledger.with(Move.of(thing.id(), Account.FITTED, Account.TRAY, thing.asMade()));
                     }
                     break;
                 }

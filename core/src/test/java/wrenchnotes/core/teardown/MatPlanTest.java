@@ -69,7 +69,7 @@ class MatPlanTest {
             apart(page.cells());
         }
         steps.forEach(step -> step.things()
-                .forEach(thing -> assertThat(laid.remove(thing.id())).isEqualTo(thing.count())));
+                .forEach(thing -> assertThat(laid.remove(thing.id())).isEqualTo(thing.asMade())));
         assertThat(laid).isEmpty();
         // Whoever follows the numbers goes down one column after the other.
         List<Integer> numbers = plan.pages().stream()

@@ -7,6 +7,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -21,8 +22,11 @@ import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.TakenOff;
 import wrenchnotes.core.team.Act;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
@@ -36,13 +40,24 @@ public class BenchApi {
 
     private final BenchService service;
     private final DraftService draft;
+    private final KnownHere knownHere;
+    private final NewerNotes newer;
     private final Agreement agreement;
     private final Presses press;
     private final Snapshot snapshot;
 
-    BenchApi(BenchService service, DraftService draft, Agreement agreement, Presses press, Snapshot snapshot) {
+    BenchApi(
+            BenchService service,
+            DraftService draft,
+            KnownHere knownHere,
+            NewerNotes newer,
+            Agreement agreement,
+            Presses press,
+            Snapshot snapshot) {
         this.service = service;
         this.draft = draft;
+        this.knownHere = knownHere;
+        this.newer = newer;
         this.agreement = agreement;
         this.press = press;
         this.snapshot = snapshot;
@@ -132,9 +147,11 @@ public class BenchApi {
         return press.of(job, said, pen, by -> service.stepOut(by, job, seen, step, settled));
     }
 
-    /** @param count of this head */
-    public record ScrewsSaid(
-            @NotNull Head head, @Min(1) @Max(99) int count) {}
+    /**
+     * @param head left out if nobody looked
+     * @param count left out if nobody counted
+     */
+    public record ScrewsSaid(Optional<Head> head, Optional<@Min(1) @Max(99) Integer> count) {}
 
     /** What came off where the notes end: it becomes their next step. */
     public record CameOffSaid(
@@ -161,6 +178,61 @@ public class BenchApi {
     @PostMapping("/came-off")
     BenchView cameOff(@PathVariable long job, Seen seen, @Valid @RequestBody CameOffSaid said, Pen pen) {
         return press.of(job, said, pen, by -> draft.cameOff(by, job, seen, said.off()));
+    }
+
+    /**
+     * What somebody counted or measured of what the notes leave open; what is left out was not looked at.
+     *
+     * @param lying how many of it lie on the mat
+     */
+    public record KnownSaid(
+            @NotBlank @Size(max = 80) String thing,
+            Optional<@Min(1) @Max(99) Integer> lying,
+            Optional<Head> head,
+            Optional<@Size(max = 12) String> size,
+            Optional<ThreadForm> thread,
+            Optional<Double> diameterMm,
+            Optional<Double> lengthMm,
+            Optional<Finish> finish) {
+
+        KnownHere.Said of() {
+            FastenerGroup measured = new FastenerGroup(
+                    thing,
+                    thing,
+                    head,
+                    size.orElse(""),
+                    thread,
+                    diameterMm,
+                    lengthMm,
+                    finish,
+                    Optional.empty(),
+                    "",
+                    null);
+            return new KnownHere.Said(thing, lying, Optional.of(measured));
+        }
+    }
+
+    @PostMapping("/known")
+    BenchView known(@PathVariable long job, Seen seen, @Valid @RequestBody KnownSaid said, Pen pen) {
+        return press.of(job, said, pen, by -> knownHere.say(by, job, seen, said.of()));
+    }
+
+    /** Nothing is sent while the job goes by the newest notes. */
+    public record NewerNotesView(Optional<NewerNotes.NewerView> newer) {}
+
+    @GetMapping("/notes/newer")
+    NewerNotesView newer(@PathVariable long job) {
+        return snapshot.read(() -> new NewerNotesView(newer.view(job)));
+    }
+
+    /** What was answered, by what it was called before. */
+    public record NewerSaid(
+            @NotNull @Size(max = 200) Map<String, @NotNull String> steps,
+            @NotNull @Size(max = 200) Map<String, @NotNull String> things) {}
+
+    @PostMapping("/notes/newer")
+    BenchView take(@PathVariable long job, Seen seen, @Valid @RequestBody NewerSaid said, Pen pen) {
+        return press.of(job, said, pen, by -> newer.take(by, job, seen, said.steps(), said.things()));
     }
 
     @PostMapping("/back")

@@ -11,6 +11,7 @@ import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.Replaced;
 import wrenchnotes.core.bench.Run;
+import wrenchnotes.core.bench.TakenOff;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Assembled;
@@ -33,6 +34,7 @@ public class BenchService {
     private final DrawerStore drawers;
     private final PartsOfJob parts;
     private final ProposalService proposals;
+    private final KnownHere knownHere;
     private final EntryService entries;
     private final Rights rights;
 
@@ -42,6 +44,7 @@ public class BenchService {
             DrawerStore drawers,
             PartsOfJob parts,
             ProposalService proposals,
+            KnownHere knownHere,
             EntryService entries,
             Rights rights) {
         this.benches = benches;
@@ -49,6 +52,7 @@ public class BenchService {
         this.drawers = drawers;
         this.parts = parts;
         this.proposals = proposals;
+        this.knownHere = knownHere;
         this.entries = entries;
         this.rights = rights;
     }
@@ -81,7 +85,11 @@ public class BenchService {
     /** One step in. */
     public BenchState stepIn(By by, long job, Seen seen, Press.StepIn said) {
         BenchPress press = benches.changeable(by, job, seen);
-        return press.make(said.by(rights.may(by, Act.OVERRULE), press.beside().checks()));
+        BenchState after =
+                press.make(said.by(rights.may(by, Act.OVERRULE), press.beside().checks()));
+        knownHere.proposeCounts(
+                press, said.found().stream().map(TakenOff::thing).toList());
+        return after;
     }
 
     /**
@@ -172,6 +180,9 @@ public class BenchService {
         BenchState after = press.make(new Press.MoveByHand(
                 move, fitted.map(id -> words(id, move.count())).orElse("")));
         fitted.ifPresent(id -> tell(press, id, move.count(), move.thing()));
+        if (move.to() == Account.BEYOND_NOTES) {
+            knownHere.proposeCounts(press, List.of(move.thing()));
+        }
         return after;
     }
 

@@ -32,6 +32,11 @@ record BenchState(Job job, NotesStore.Version notes, List<FittedEntry> fitted, R
         return new BenchState(job.openedWith(version.id()), version, fitted, run.by(joined));
     }
 
+    /** The job goes on by newer notes. */
+    BenchState by(NotesStore.Version version, Run next) {
+        return new BenchState(job.openedWith(version.id()), version, fitted, next);
+    }
+
     /** One more press was made on it. */
     BenchState pressed(By by) {
         return new BenchState(job.pressed(by), notes, fitted, run);

@@ -43,6 +43,7 @@ public record BenchView(
         List<Inside.SubAssembly> inside) {
 
     /**
+     * @param notes the number of those that it goes by
      * @param before the state the unit must be in before step one
      * @param modes its service modes
      * @param altered how it is not as made any more
@@ -53,6 +54,7 @@ public record BenchView(
             String model,
             String revision,
             long revisionId,
+            long notes,
             String complaint,
             String before,
             List<String> modes,
@@ -148,6 +150,7 @@ public record BenchView(
                 job.unit().model(),
                 job.unit().revision(),
                 job.revisionId(),
+                state.notes().number(),
                 job.brought().complaint(),
                 state.run().notes().overview().before(),
                 state.run().notes().overview().modes().stream()

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.NotesTaken;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunLog;
@@ -25,6 +26,7 @@ class Benches {
 
     private final BenchStore store;
     private final RunStore runs;
+    private final TakenStore taken;
     private final BesideStore beside;
     private final EntryStore entries;
     private final JobStore jobs;
@@ -38,6 +40,7 @@ class Benches {
     Benches(
             BenchStore store,
             RunStore runs,
+            TakenStore taken,
             BesideStore beside,
             EntryStore entries,
             JobStore jobs,
@@ -49,6 +52,7 @@ class Benches {
             Clock clock) {
         this.store = store;
         this.runs = runs;
+        this.taken = taken;
         this.beside = beside;
         this.entries = entries;
         this.jobs = jobs;
@@ -72,6 +76,9 @@ class Benches {
         List<EntryStore.SaidAt> said = entries.ofPower(id);
         RunLog log = new RunLog(
                 runs.runs(id), store.steps(id), store.ledger(id), PowerSaid.power(said), PowerSaid.acknowledged(said));
+        for (NotesTaken one : taken.of(id)) {
+            log = log.renamed(one);
+        }
         return new BenchState(job, version, fitted, Run.replayed(inside.joined(version.teardown(), fitted), log));
     }
 
@@ -125,6 +132,12 @@ class Benches {
         jobs.openWith(press.job(), version.id());
         press.is(press.now()
                 .pinned(version, inside.joined(version.teardown(), press.now().fitted())));
+    }
+
+    /** The job goes by newer notes, its entries in their words. */
+    void goBy(BenchPress press, NotesStore.Version version, Run next) {
+        jobs.openWith(press.job(), version.id());
+        press.is(press.now().by(version, next));
     }
 
     Beside beside(BenchState state) {

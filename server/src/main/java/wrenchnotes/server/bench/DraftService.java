@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Press;
@@ -11,7 +12,6 @@ import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.FastenerGroup;
-import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Order;
@@ -19,7 +19,6 @@ import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
-import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
@@ -34,10 +33,6 @@ import wrenchnotes.server.teardown.NotesStore;
 @Component
 class DraftService {
 
-    /** What is not measured yet, to be put right in the notes: drawn, counted, and questioned there. */
-    private static final double DIAMETER_MM = 2.9;
-
-    private static final double LENGTH_MM = 10;
     private static final double LEAST_MINUTES = 0.5;
     private static final double MOST_MINUTES = 60;
 
@@ -53,8 +48,8 @@ class DraftService {
         this.models = models;
     }
 
-    /** Some fasteners of one head. */
-    record Screws(Head head, int count) {}
+    /** Some fasteners, as far as they were looked at and counted. */
+    record Screws(Optional<Head> head, Optional<Integer> count) {}
 
     /**
      * @param screws by head
@@ -72,7 +67,7 @@ class DraftService {
         NotesStore.Version newest = notes.newest(state.job().revisionId());
         if (state.opened() && newest.id() != state.notes().id()) {
             throw Refused.because(
-                    "The notes were changed since this unit was opened: propose the step there, under Models.");
+                    "The notes were changed since this unit was opened: go on by the newer ones first, or propose the step under Models.");
         }
         if (off.screws().isEmpty() && off.plugs().isEmpty() && off.pieces().isEmpty()) {
             throw new Invalid("screws", "Say what came off: a screw, a plug or a loose piece");
@@ -114,18 +109,7 @@ class DraftService {
         String id = "off" + n;
         List<FastenerGroup> fasteners = new ArrayList<>();
         for (Screws screws : off.screws()) {
-            fasteners.add(new FastenerGroup(
-                    id + "-f" + fasteners.size(),
-                    off.title(),
-                    screws.head(),
-                    "",
-                    screws.head().threadless() ? ThreadForm.NONE : ThreadForm.TAPPING,
-                    DIAMETER_MM,
-                    LENGTH_MM,
-                    Finish.SILVER,
-                    screws.count(),
-                    "",
-                    null));
+            fasteners.add(FastenerGroup.seen(id + "-f" + fasteners.size(), off.title(), screws.head(), screws.count()));
         }
         List<Connector> plugs = new ArrayList<>();
         off.plugs().forEach(name -> plugs.add(new Connector(id + "-c" + plugs.size(), name, "", false, "")));
@@ -134,8 +118,7 @@ class DraftService {
         Set<String> needs = before.steps().isEmpty()
                 ? Set.of()
                 : Set.of(before.steps().get(before.steps().size() - 1).id());
-        String how = fasteners.isEmpty() ? "" : "Written as it came off: sizes not measured yet.";
-        return Step.of(id, off.title(), new Doing(how, off.side(), off.tool(), minutes, "", ""))
+        return Step.of(id, off.title(), new Doing("", off.side(), off.tool(), minutes, "", ""))
                 .with(Order.after(needs))
                 .with(new Things(fasteners, plugs, pieces));
     }

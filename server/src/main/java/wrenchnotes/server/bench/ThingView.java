@@ -1,8 +1,10 @@
 package wrenchnotes.server.bench;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.AllowedMove;
 import wrenchnotes.core.bench.Ledger;
@@ -18,6 +20,8 @@ import wrenchnotes.core.teardown.Thing;
 /**
  * A thing of a step and where its places are.
  *
+ * @param count how many this unit has, as far as is known; 1 for all of them while nobody has counted
+ * @param notKnown what nobody has counted, seen or measured yet
  * @param hint orientation mark of a connector, or how a loose piece sits
  * @param accounts where its places are, by account; none that hold nothing
  * @param altered what is there in this unit instead of what the notes say
@@ -31,8 +35,10 @@ public record ThingView(
         String label,
         String hint,
         int count,
+        boolean counted,
         Map<Account, Integer> accounts,
         List<Offered> moves,
+        List<FastenerGroup.Known> notKnown,
         Optional<FastenerGroup> group,
         Optional<FastenerShape> shape,
         Optional<String> altered,
@@ -83,17 +89,32 @@ public record ThingView(
                 kind,
                 thing.label(),
                 hint,
-                thing.count(),
+                ledger.made(thing.id()),
+                ledger.isCounted(thing.id()),
                 ledger.accounts(thing.id()),
                 ledger.allowed(thing.id()).stream().map(Offered::of).toList(),
+                notKnown(thing, ledger),
                 group,
                 shape,
                 Optional.empty(),
                 false);
     }
 
+    private static List<FastenerGroup.Known> notKnown(Thing thing, Ledger ledger) {
+        Set<FastenerGroup.Known> open = EnumSet.noneOf(FastenerGroup.Known.class);
+        if (thing instanceof FastenerGroup group) {
+            open.addAll(group.notKnown());
+        }
+        open.remove(FastenerGroup.Known.COUNT);
+        if (!ledger.isCounted(thing.id())) {
+            open.add(FastenerGroup.Known.COUNT);
+        }
+        return List.copyOf(open);
+    }
+
     private ThingView usedUp(boolean gone) {
-        return new ThingView(id, kind, label, hint, count, accounts, moves, group, shape, altered, gone);
+        return new ThingView(
+                id, kind, label, hint, count, counted, accounts, moves, notKnown, group, shape, altered, gone);
     }
 
     /** As it is in this unit. */
@@ -102,6 +123,7 @@ public record ThingView(
                 .filter(one -> one.thing().filter(id::equals).isPresent())
                 .map(JobEntry.Altered::now)
                 .reduce((first, last) -> last);
-        return new ThingView(id, kind, label, hint, count, accounts, moves, group, shape, now, usedUp);
+        return new ThingView(
+                id, kind, label, hint, count, counted, accounts, moves, notKnown, group, shape, now, usedUp);
     }
 }

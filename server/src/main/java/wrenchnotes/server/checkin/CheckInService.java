@@ -175,10 +175,11 @@ public class CheckInService {
                     if (thing == null) {
                         throw new Invalid("missing", "The notes of this revision have no " + said.thing());
                     }
-                    if (said.count() > thing.count()) {
+                    if (thing.hasCount() && said.count() > thing.asMade()) {
                         throw new Invalid(
                                 "missing",
-                                said.count() + " × " + thing.label() + " missing, but there are only " + thing.count());
+                                said.count() + " × " + thing.label() + " missing, but there are only "
+                                        + thing.asMade());
                     }
                     return new ArrivalStore.MissingThing(said.thing(), thing.label(), said.count());
                 })

@@ -92,7 +92,8 @@ class DemoBeside {
 
     /** At a plate that is riveted somebody decides each time. */
     void before(DemoTurn turn, Step step) {
-        boolean riveted = step.fasteners().stream().anyMatch(group -> group.head() == Head.RIVET);
+        boolean riveted = step.fasteners().stream()
+                .anyMatch(group -> group.head().filter(Head.RIVET::equals).isPresent());
         if (riveted && !step.reversible()) {
             entries.say(
                     turn.by(turn.bencher),

@@ -13,6 +13,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Spot;
 import wrenchnotes.core.teardown.Step;
@@ -41,7 +42,7 @@ final class DemoPictures {
         drawCase(brush, step.side().ordinal());
         int group = 0;
         for (FastenerGroup fasteners : step.fasteners()) {
-            List<Spot> spots = fasteners.spots().isEmpty() ? around(fasteners.count(), group) : fasteners.spots();
+            List<Spot> spots = fasteners.spots().isEmpty() ? around(fasteners.asMade(), group) : fasteners.spots();
             spots.forEach(spot -> drawHead(brush, spot, fasteners));
             marks.add(new Photo.Mark(Photo.MarkKind.FASTENER, onImage(spots.get(0)), fasteners.words()));
             group++;
@@ -63,7 +64,7 @@ final class DemoPictures {
         int group = 0;
         for (FastenerGroup fasteners : outermost.fasteners()) {
             if (fasteners.hides().isEmpty()) {
-                List<Spot> spots = fasteners.spots().isEmpty() ? around(fasteners.count(), group) : fasteners.spots();
+                List<Spot> spots = fasteners.spots().isEmpty() ? around(fasteners.asMade(), group) : fasteners.spots();
                 spots.forEach(spot -> drawHead(brush, spot, fasteners));
             }
             group++;
@@ -105,9 +106,9 @@ final class DemoPictures {
     private static void drawHead(Graphics2D brush, Spot spot, FastenerGroup group) {
         double x = EDGE + spot.x() * (WIDTH - 2.0 * EDGE);
         double y = EDGE + spot.y() * (HEIGHT - 2.0 * EDGE);
-        double radius = 6 + 2.2 * group.diameterMm();
+        double radius = 6 + 2.2 * group.diameterMm().orElse(3.0);
         brush.setColor(
-                switch (group.finish()) {
+                switch (group.finish().orElse(Finish.SILVER)) {
                     case BLACK -> new Color(0x2B2F31);
                     case SILVER -> new Color(0xA9B0B3);
                     case BRASS -> new Color(0xC0902F);

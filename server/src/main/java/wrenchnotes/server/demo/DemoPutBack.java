@@ -21,9 +21,10 @@ final class DemoPutBack {
 
     private static Stream<Settled> cut(Step step) {
         return step.fasteners().stream()
-                .filter(group -> !step.reversible() && group.head() == Head.RIVET)
+                .filter(group -> !step.reversible()
+                        && group.head().filter(Head.RIVET::equals).isPresent())
                 .map(group -> new Settled(
-                        new PutBack(group.id(), 0, 0, group.count(), 0, "plate sits on the screws that are left", ""),
+                        new PutBack(group.id(), 0, 0, group.asMade(), 0, "plate sits on the screws that are left", ""),
                         Optional.empty()));
     }
 
@@ -31,6 +32,6 @@ final class DemoPutBack {
         Optional<Long> paste = Optional.of(turn.shop.parts().get("heat paste, dab"));
         return step.off().pieces().stream()
                 .filter(LoosePiece::usedUp)
-                .map(piece -> new Settled(new PutBack(piece.id(), 0, piece.count(), 0, 0, "", ""), paste));
+                .map(piece -> new Settled(new PutBack(piece.id(), 0, piece.asMade(), 0, 0, "", ""), paste));
     }
 }

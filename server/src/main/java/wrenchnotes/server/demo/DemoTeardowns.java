@@ -98,7 +98,7 @@ public class DemoTeardowns {
         Step deck = notes.newest(revision).teardown().step("deck");
         FastenerGroup cover = deck.fasteners().get(0);
         Step six = deck.with(new Things(
-                List.of(cover.counting(cover.count() + 1)),
+                List.of(cover.counting(cover.asMade() + 1)),
                 deck.off().connectors(),
                 deck.off().pieces()));
         Optional<Long> seenOn = jobs.open().stream()

@@ -66,9 +66,7 @@ public class TeardownPapers {
                 line(
                         page,
                         "Off",
-                        thing instanceof FastenerGroup group
-                                ? group.label() + ": " + group.words()
-                                : thing.count() + " × " + thing.label());
+                        thing instanceof FastenerGroup group ? group.label() + ": " + group.words() : thing.inAll());
             }
             line(page, "Exposes", step.exposes().stream().map(content::name).collect(Collectors.joining(", ")));
             line(page, "On the way back", step.closeUp());

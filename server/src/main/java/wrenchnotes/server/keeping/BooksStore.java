@@ -13,7 +13,7 @@ class BooksStore {
             SELECT job_id, thing
             FROM (SELECT job_id, thing, to_account AS account, count AS n FROM ledger_entry
                   UNION ALL SELECT job_id, thing, from_account, -count FROM ledger_entry)
-            WHERE account <> 'FITTED'
+            WHERE account NOT IN ('FITTED', 'BEYOND_NOTES')
             GROUP BY job_id, thing, account
             HAVING SUM(n) < 0
             """;

@@ -4,6 +4,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.FastenerShape;
+import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.MatPlan;
 import wrenchnotes.core.teardown.ThreadForm;
 
@@ -18,33 +19,38 @@ final class FastenerDrawing {
      */
     static String svg(FastenerGroup group, double x, double y) {
         FastenerShape shape = FastenerShape.of(group);
+        String open = group.notKnown().isEmpty() ? "" : " stroke-dasharray=\"0.8 0.6\"";
         double radius = shape.headDiameterMm() / 2;
         double side = x + shape.headDiameterMm() + MatPlan.HEAD_TO_SIDE;
-        return "<g fill=\"none\" stroke=\"#111\" stroke-width=\"0.2\">"
+        return "<g fill=\"none\" stroke=\"#111\" stroke-width=\"0.2\"" + open + ">"
                 + Svg.text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\"/>", x + radius, y, radius)
                 + recess(group, x + radius, y, radius)
-                + side(group, shape, side, y)
+                + (shape.lengthMm() > 0 ? side(group, shape, side, y) : "")
                 + "</g>";
     }
 
     private static String recess(FastenerGroup group, double x, double y, double r) {
-        return switch (group.head()) {
-            case CROSS ->
+        return group.head().map(head -> recess(head, x, y, r)).orElse("");
+    }
+
+    private static String recess(Head head, double x, double y, double r) {
+        return switch (head) {
+            case CROSS, CROSS_SLOTTED ->
                 Svg.text(
                         "<path d=\"M%.2f %.2fh%.2fM%.2f %.2fv%.2f\" stroke-width=\"%.2f\"/>",
                         x - r * 0.55, y, r * 1.1, x, y - r * 0.55, r * 1.1, r * 0.25);
             case SLOTTED ->
                 Svg.text("<path d=\"M%.2f %.2fh%.2f\" stroke-width=\"%.2f\"/>", x - r * 0.8, y, r * 1.6, r * 0.22);
-            case HEX -> polygon(x, y, 6, r * 0.56, r * 0.56);
+            case HEX, HEX_SLOTTED -> polygon(x, y, 6, r * 0.56, r * 0.56);
             case TRI_WING ->
                 IntStream.of(90, 210, 330)
                         .mapToObj(angle -> Svg.text(
                                 "<path d=\"M%.2f %.2fL%s\" stroke-width=\"%.2f\"/>",
                                 x, y, ray(x, y, angle, r * 0.62), r * 0.24))
                         .collect(Collectors.joining());
-            case RIVET -> Svg.text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\"/>", x, y, r * 0.34);
-            case CLIP -> "";
-            case HEXALOBULAR -> polygon(x, y, 12, r * 0.6, r * 0.37);
+            case RIVET, WASHER, SPRING -> Svg.text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\"/>", x, y, r * 0.34);
+            case CLIP, SOLDER, GLUE, SEAL, STICKER, FELT_FOOT, RUBBER_FOOT, CABLE_TIE -> "";
+            case HEXALOBULAR, HEXALOBULAR_SLOTTED -> polygon(x, y, 12, r * 0.6, r * 0.37);
             case HEXALOBULAR_SECURITY ->
                 polygon(x, y, 12, r * 0.6, r * 0.37)
                         + Svg.text("<circle cx=\"%.2f\" cy=\"%.2f\" r=\"%.2f\" fill=\"#111\"/>", x, y, r * 0.12);
@@ -65,10 +71,10 @@ final class FastenerDrawing {
     private static String side(FastenerGroup group, FastenerShape shape, double x, double y) {
         double half = shape.headDiameterMm() / 2;
         double neck = x + shape.headHeightMm();
-        double end = neck + group.lengthMm();
-        double r = group.diameterMm() / 2;
-        boolean pointed = group.thread() == ThreadForm.TAPPING;
-        double tip = Math.min(pointed ? r * 1.9 : r * 0.4, group.lengthMm() * 0.4);
+        double end = neck + shape.lengthMm();
+        double r = shape.diameterMm() / 2;
+        boolean pointed = group.is(ThreadForm.TAPPING);
+        double tip = Math.min(pointed ? r * 1.9 : r * 0.4, shape.lengthMm() * 0.4);
         double nose = pointed ? 0 : r - tip;
         return Svg.text(
                         "<path d=\"M%1$.2f %2$.2fQ%3$.2f %2$.2f %3$.2f %4$.2fQ%3$.2f %5$.2f %1$.2f %5$.2fZ\"/>",

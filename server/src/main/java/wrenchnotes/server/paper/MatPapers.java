@@ -85,11 +85,7 @@ class MatPapers {
             all.add(words(cell, cell.y() + 1, cell.label(), "font-weight: bold; font-size: 9pt"));
             cell.rows().stream()
                     .filter(MatPlan.MatRow::first)
-                    .forEach(row -> all.add(words(
-                            cell,
-                            row.y(),
-                            row.thing().count() + " × " + row.thing().label(),
-                            "font-size: 7.5pt")));
+                    .forEach(row -> all.add(words(cell, row.y(), row.thing().inAll(), "font-size: 7.5pt")));
         }
         return all;
     }

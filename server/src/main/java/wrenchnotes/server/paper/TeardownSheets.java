@@ -136,7 +136,7 @@ public class TeardownSheets {
 
     private Off off(Thing thing) {
         if (!(thing instanceof FastenerGroup group)) {
-            String what = thing.count() + " × " + thing.label();
+            String what = thing.inAll();
             boolean gone = thing instanceof LoosePiece piece && piece.usedUp();
             return new Off(words.printable(gone ? what + ", " + words.say("usedup") : what), "");
         }

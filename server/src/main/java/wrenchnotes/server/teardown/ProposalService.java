@@ -5,8 +5,11 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.team.Experience;
 import wrenchnotes.core.team.NotAllowed;
+import wrenchnotes.core.teardown.FastenerGroup;
+import wrenchnotes.core.teardown.NotesDiff;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
@@ -61,6 +64,38 @@ public class ProposalService {
                         null,
                         step));
         return id;
+    }
+
+    /**
+     * What was counted or measured of one thing of a step, besides what was proposed from the same job for the same step before: that proposal goes on in this
+     * one, so that a lead decides about a step once.
+     */
+    public void proposeMore(By by, long revision, long job, String stepId, Thing thing) {
+        NotesStore.Version newest = notes.newest(revision);
+        Step now = newest.teardown().step(stepId);
+        Optional<Proposal> earlier = proposals.waiting(revision).stream()
+                .filter(one -> one.teardownId() == newest.id()
+                        && one.jobId().filter(id -> id == job).isPresent()
+                        && one.step().id().equals(stepId))
+                .reduce((first, last) -> last);
+        earlier.ifPresent(one -> proposals.decide(by, one.id(), Decision.DECLINED, "goes on in the next proposal"));
+        Step base = earlier.map(Proposal::step).orElse(now);
+        String words = thing.label() + ": " + NotesDiff.words(thing);
+        String why = earlier.map(one -> one.why() + "; " + words)
+                .filter(all -> all.length() <= 200)
+                .orElse(words.substring(0, Math.min(200, words.length())));
+        propose(by, revision, Optional.of(job), base.with(base.off().with(besides(thing, earlier))), why);
+    }
+
+    /** With what was proposed of the same thing before, as far as it is not said anew. */
+    private static Thing besides(Thing thing, Optional<Proposal> earlier) {
+        Optional<Thing> before = earlier.stream()
+                .flatMap(one -> one.step().things().stream())
+                .filter(one -> one.id().equals(thing.id()))
+                .findFirst();
+        return thing instanceof FastenerGroup group && before.isPresent()
+                ? group.filledBy((FastenerGroup) before.get())
+                : thing;
     }
 
     NotesStore.Version accept(By by, long id) {

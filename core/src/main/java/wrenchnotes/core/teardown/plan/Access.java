@@ -12,6 +12,7 @@ import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.teardown.Thing;
 
 /**
  * A plan made from a revision's notes, with all that a bench wants to know before it starts.
@@ -20,7 +21,8 @@ import wrenchnotes.core.teardown.Teardown;
  * @param notesMinutes what the same steps cost in the order of the notes
  * @param likely how long it will take in this shop
  * @param tools to lay out, in the order they are taken up
- * @param fasteners how many will be off, by head
+ * @param fasteners how many will be off, by head, of those that are counted and whose head is known
+ * @param notCounted how many groups of fasteners or pieces nobody has counted or seen close to yet
  * @param connectors how many will be unplugged
  * @param pieces how many loose pieces will lie on the mat
  * @param cautions of its steps, each once, in the order they are met
@@ -33,6 +35,7 @@ public record Access(
         LikelyTime likely,
         List<String> tools,
         Map<Head, Integer> fasteners,
+        int notCounted,
         int connectors,
         int pieces,
         List<String> cautions,
@@ -92,13 +95,17 @@ public record Access(
                         .collect(Collectors.toCollection(LinkedHashSet::new))),
                 steps.stream()
                         .flatMap(step -> step.fasteners().stream())
+                        .filter(group -> group.hasCount() && group.head().isPresent())
                         .collect(Collectors.groupingBy(
-                                FastenerGroup::head, Collectors.summingInt(FastenerGroup::count))),
-                steps.stream().mapToInt(step -> step.off().connectors().size()).sum(),
-                steps.stream()
-                        .flatMap(step -> step.off().pieces().stream())
-                        .mapToInt(piece -> piece.count())
-                        .sum(),
+                                group -> group.head().orElseThrow(), Collectors.summingInt(FastenerGroup::asMade))),
+                (int) steps.stream()
+                        .flatMap(step -> step.things().stream())
+                        .filter(thing -> !thing.hasCount()
+                                || thing instanceof FastenerGroup group
+                                        && group.head().isEmpty())
+                        .count(),
+                asMade(steps, step -> step.off().connectors()),
+                asMade(steps, step -> step.off().pieces()),
                 steps.stream()
                         .map(Step::caution)
                         .filter(caution -> !caution.isEmpty())
@@ -106,6 +113,14 @@ public record Access(
                         .toList(),
                 steps.stream().mapToInt(Step::waitHours).max().orElse(0),
                 back(notes, plan.order()));
+    }
+
+    private static int asMade(List<Step> steps, Function<Step, List<? extends Thing>> some) {
+        return steps.stream()
+                .flatMap(step -> some.apply(step).stream())
+                .filter(Thing::hasCount)
+                .mapToInt(Thing::asMade)
+                .sum();
     }
 
     /** Last in first out, but for what must wait for something else. */

@@ -1,23 +1,24 @@
 package wrenchnotes.server.teardown.form;
 
 import java.util.List;
+import java.util.Optional;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.Spot;
 import wrenchnotes.core.teardown.ThreadForm;
 
-/** A fastener group within {@link StepForm}. */
+/** A fastener group within {@link StepForm}. What is left out is not known; up to form 4 all of it stood there. */
 public record FastenerForm(
         String id,
         String label,
         String head,
         String size,
         String thread,
-        double diameterMm,
-        double lengthMm,
+        Double diameterMm,
+        Double lengthMm,
         String finish,
-        int count,
+        Integer count,
         String hides,
         List<SpotForm> spots) {
 
@@ -37,13 +38,13 @@ public record FastenerForm(
         return new FastenerForm(
                 group.id(),
                 group.label(),
-                group.head().name(),
+                group.head().map(Enum::name).orElse(null),
                 group.size(),
-                group.thread().name(),
-                group.diameterMm(),
-                group.lengthMm(),
-                group.finish().name(),
-                group.count(),
+                group.thread().map(Enum::name).orElse(null),
+                group.diameterMm().orElse(null),
+                group.lengthMm().orElse(null),
+                group.finish().map(Enum::name).orElse(null),
+                group.count().orElse(null),
                 group.hides(),
                 group.spots().stream().map(SpotForm::of).toList());
     }
@@ -52,13 +53,13 @@ public record FastenerForm(
         return new FastenerGroup(
                 id,
                 label,
-                Head.valueOf(head),
+                Optional.ofNullable(head).map(Head::valueOf),
                 size,
-                ThreadForm.valueOf(thread),
-                diameterMm,
-                lengthMm,
-                Finish.valueOf(finish),
-                count,
+                Optional.ofNullable(thread).map(ThreadForm::valueOf),
+                Optional.ofNullable(diameterMm),
+                Optional.ofNullable(lengthMm),
+                Optional.ofNullable(finish).map(Finish::valueOf),
+                Optional.ofNullable(count),
                 hides,
                 StepForm.each(spots, SpotForm::spot));
     }

@@ -10,8 +10,8 @@ import wrenchnotes.server.ground.Stored;
 /** Notes and proposals as they stand in the database, and the readers of every form that was ever written. */
 public final class NotesForm {
 
-    /** Form 3 was as form 4 without test points; form 2 was as form 3 and knew nothing that is used up by opening; form 1 neither live work nor under which terms a check counts. */
-    private static final int NUMBER = 4;
+    /** Form 4 knew all of every fastener and piece; form 3 was as form 4 without test points; form 2 was as form 3 and knew nothing that is used up by opening; form 1 neither live work nor under which terms a check counts. */
+    private static final int NUMBER = 5;
 
     private record Steps(int form, List<StepForm> steps) {}
 
@@ -40,7 +40,7 @@ public final class NotesForm {
                 tree.values().stream()
                         .map(step -> Stored.read(step, StepForm.class).step())
                         .toList();
-            case 1, 2, 3, 4 -> StepForm.each(Stored.read(tree, Steps.class).steps(), StepForm::step);
+            case 1, 2, 3, 4, 5 -> StepForm.each(Stored.read(tree, Steps.class).steps(), StepForm::step);
             default -> throw Stored.unknown("Notes", tree);
         };
     }
@@ -63,7 +63,7 @@ public final class NotesForm {
         JsonNode tree = Stored.tree(text);
         return switch (Stored.number(tree)) {
             case 0 -> Stored.read(tree, StepForm.class).step();
-            case 1, 2, 3, 4 -> Stored.read(tree, Proposed.class).step().step();
+            case 1, 2, 3, 4, 5 -> Stored.read(tree, Proposed.class).step().step();
             default -> throw Stored.unknown("A proposal", tree);
         };
     }

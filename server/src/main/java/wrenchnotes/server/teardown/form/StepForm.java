@@ -1,6 +1,7 @@
 package wrenchnotes.server.teardown.form;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
@@ -15,7 +16,7 @@ import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.Toll;
 
 /**
- * A step as it stands in the database (form 4, as form 3; form 2 had no {@code usedUp}, form 1 neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
+ * A step as it stands in the database (form 5: what is not known of a fastener or piece is left out, a plug has a count; form 4 as form 3; form 2 had no {@code usedUp}, form 1 neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
  * has their ids. What is left out is empty; {@code reversible} left out is true. Never changed: docs/decisions/0013-the-store.md
  */
 public record StepForm(
@@ -42,21 +43,27 @@ public record StepForm(
         Boolean live,
         Boolean leadOnly) {
 
-    public record ConnectorForm(String id, String label, String mark, Boolean keyed, String latch) {
+    public record ConnectorForm(String id, String label, String mark, Boolean keyed, String latch, Integer count) {
+
+        private static ConnectorForm of(Connector one) {
+            Integer many = one.count() == 1 ? null : one.count();
+            return new ConnectorForm(one.id(), one.label(), one.mark(), one.keyed(), one.latch(), many);
+        }
 
         private Connector connector() {
-            return new Connector(id, label, mark, keyed, latch);
+            return new Connector(id, label, mark, keyed, latch, count);
         }
     }
 
-    public record PieceForm(String id, String label, String hint, int count, Boolean usedUp) {
+    public record PieceForm(String id, String label, String hint, Integer count, Boolean usedUp) {
 
         private static PieceForm of(LoosePiece piece) {
-            return new PieceForm(piece.id(), piece.label(), piece.hint(), piece.count(), piece.usedUp() ? true : null);
+            return new PieceForm(
+                    piece.id(), piece.label(), piece.hint(), piece.count().orElse(null), piece.usedUp() ? true : null);
         }
 
         private LoosePiece piece() {
-            return new LoosePiece(id, label, hint, count, usedUp);
+            return new LoosePiece(id, label, hint, Optional.ofNullable(count), usedUp);
         }
     }
 
@@ -71,9 +78,7 @@ public record StepForm(
                 step.tool(),
                 step.minutes(),
                 each(step.off().fasteners(), FastenerForm::of),
-                each(
-                        step.off().connectors(),
-                        one -> new ConnectorForm(one.id(), one.label(), one.mark(), one.keyed(), one.latch())),
+                each(step.off().connectors(), ConnectorForm::of),
                 each(step.off().pieces(), PieceForm::of),
                 List.copyOf(step.exposes()),
                 step.insteadOf(),

@@ -1,0 +1,134 @@
+package wrenchnotes.server.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static wrenchnotes.server.Client.body;
+
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import wrenchnotes.server.Client;
+
+/** A model that nobody has seen: what is not known stays open, what is found becomes the notes, and the second one has them. */
+class FirstOfAModelIT {
+
+    @RegisterExtension
+    static final Visit VISIT = Visit.by("ines");
+
+    private Window window;
+    private Page page;
+    private Client lead;
+
+    @BeforeEach
+    void open() {
+        window = VISIT.window();
+        page = window.page();
+        lead = VISIT.lead();
+    }
+
+    private void begun(long job) {
+        page.navigate("/bench/" + job);
+        window.says("Before the first step");
+        window.click("It is off and unplugged: begin");
+    }
+
+    @Test
+    void aModelNeverSeenWithHalfItsSizesUnknownAndThenTheSecondOfIt() {
+        long job = TakenIn.unseen(lead, "Fulmar 5");
+        begun(job);
+        window.says("The notes end here. What comes off next?");
+        page.getByLabel("What came off").fill("Back cover");
+        window.click("not counted");
+        window.click("Off to tray, and into the notes");
+        window.says("how many?");
+        page.getByLabel("What came off").fill("Board shield");
+        page.getByLabel("Heads").selectOption("CROSS");
+        page.getByLabel("one more screws").click();
+        page.getByLabel("one more screws").click();
+        window.click("Off to tray, and into the notes");
+        window.says("Board shield");
+        window.assertAccessible();
+
+        // Six are counted, and their length measured; the rest stays open.
+        window.click("count, measure");
+        window.click("Back cover, not counted");
+        page.getByLabel("How many lie there").fill("6");
+        page.getByLabel("Length under the head, mm").fill("7,5");
+        window.assertAccessible();
+        window.click("Enter it, and propose it for the notes");
+        assertThat(page.getByLabel("6 × Back cover, in the tray")).isVisible();
+        assertThat(page.getByText("how many?")).hasCount(0);
+        long revision = lead.get("/api/jobs/" + job + "/bench")
+                .body()
+                .get("unit")
+                .get("revisionId")
+                .asLong();
+        long proposal = lead.get("/api/revisions/" + revision + "/proposals")
+                .body()
+                .get(0)
+                .get("id")
+                .asLong();
+        lead.post("/api/proposals/" + proposal + "/accept", "");
+
+        // The notes were made better while it lies open: it goes on by them, with one screw more than they say.
+        page.reload();
+        window.says("The notes are better now than when this was opened.");
+        window.click("Go on by them");
+        assertThat(page.getByText("The notes are better now than when this was opened."))
+                .hasCount(0);
+        window.click("count, measure");
+        window.click("2 × Board shield");
+        window.click("one more than the notes say");
+        window.click("Enter it, and propose it for the notes");
+        assertThat(page.getByLabel("3 × Board shield, in the tray")).isVisible();
+        window.says("OUT · 2 TO GO");
+        window.click("Back in (3 fasteners)");
+        window.says("OUT · 1 TO GO");
+        lead.post(
+                "/api/jobs/" + job + "/checks",
+                body(
+                        "stage",
+                        "BEFORE_CLOSING",
+                        "verdict",
+                        "PASSED",
+                        "what",
+                        "plays",
+                        "powered",
+                        false,
+                        "load",
+                        "",
+                        "times",
+                        1,
+                        "remark",
+                        ""));
+        window.click("Back in (6 fasteners)");
+        window.says("All back in");
+        window.click("Close up");
+        window.says("It is closed");
+
+        long second = lead.post(
+                        "/api/jobs",
+                        body(
+                                "serial",
+                                "",
+                                "revisionId",
+                                revision,
+                                "ownership",
+                                "RESALE",
+                                "ownerName",
+                                "",
+                                "ownerContact",
+                                "",
+                                "arrival",
+                                body("complaint", "silent", "symptoms", List.of(), "marks", List.of())))
+                .body()
+                .get("jobId")
+                .asLong();
+        begun(second);
+        window.says("IN · STEP 1 OF 2", "Off to tray (6 fasteners)");
+        window.click("Off to tray (6 fasteners)");
+        window.says("IN · STEP 2 OF 2");
+        assertThat(page.getByLabel("6 × Back cover, in the tray")).isVisible();
+    }
+}

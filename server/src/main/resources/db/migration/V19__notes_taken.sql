@@ -1,3 +1,6 @@
+-- Whether what was moved is all of a thing together, which nobody has counted.
+ALTER TABLE ledger_entry ADD COLUMN lot INTEGER NOT NULL DEFAULT 0 CHECK (lot IN (0, 1));
+
 -- An open job went on by newer notes than it was opened with: what its entries up to then are called in those, and what its books opened with.
 CREATE TABLE notes_taken (
     id            INTEGER PRIMARY KEY,

@@ -122,6 +122,10 @@ class NotesLiveOverHttpTest {
         JsonNode open = client.bench(job, "came-off", off).body();
         JsonNode screws = open.get("way").get("steps").get(0).get("things").get(0);
         assertThat(screws.get("counted").asBoolean()).isFalse();
+        assertThat(open.get("stand").get("tallyWords").asString()).isEqualTo("some uncounted");
+        assertThat(client.get("/api/jobs/" + job).body().get("status").toString())
+                .as("as the rack has it from the ledger's rows")
+                .contains("some uncounted off");
         assertThat(screws.get("notKnown").values()).hasSize(6);
         assertThat(screws.get("group").has("diameterMm")).isFalse();
         JsonNode fits = client.post("/api/jobs/" + job + "/bench/what-is-it", Map.of("lengthMm", 7))

@@ -188,6 +188,12 @@ public final class Ledger {
         return thing(thing).asMade() - count(thing, Account.BEYOND_NOTES);
     }
 
+    /** Whether a move about to be made is of a lot that nobody has counted. */
+    public boolean isLot(Move move) {
+        boolean books = move.from() == Account.BEYOND_NOTES || move.to() == Account.BEYOND_NOTES;
+        return move.count() == 1 && (books ? move.basis() == Basis.UNKNOWN : !isCounted(move.thing()));
+    }
+
     /** Whether it is known how many of a thing there are: by the notes, or since somebody counted here. */
     public boolean isCounted(String thing) {
         return opening(thing).counted() || countedHere.getOrDefault(thing, 0) > 0;

@@ -1,5 +1,6 @@
 package wrenchnotes.server.bench;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -132,23 +133,27 @@ public class BenchStore {
         if (moves.isEmpty()) {
             return;
         }
-        List<List<Object>> rows = moves.stream()
-                .map(one -> Arrays.<Object>asList(
-                        one.move().thing(),
-                        kind(things.thing(one.move().thing())),
-                        one.move().from().name(),
-                        one.move().to().name(),
-                        one.move().count(),
-                        one.move().reason(),
-                        one.move().basis().name(),
-                        one.undoes().orElse(null),
-                        things.mainsWork(one.move()).orElse(null)))
-                .toList();
+        List<List<Object>> rows = new ArrayList<>();
+        Ledger now = things;
+        for (LedgerEntry one : moves) {
+            rows.add(Arrays.<Object>asList(
+                    one.move().thing(),
+                    kind(things.thing(one.move().thing())),
+                    one.move().from().name(),
+                    one.move().to().name(),
+                    one.move().count(),
+                    one.move().reason(),
+                    one.move().basis().name(),
+                    one.undoes().orElse(null),
+                    things.mainsWork(one.move()).orElse(null),
+                    now.isLot(one.move()) ? 1 : 0));
+            now = now.undone(one.move().opposite());
+        }
         jdbc.sql("""
                         INSERT INTO ledger_entry (job_id, step_entry_id, thing, kind, from_account, to_account,
-                                                  count, reason, basis, undoes, mains, moment, at, by)
+                                                  count, reason, basis, undoes, mains, lot, moment, at, by)
                         SELECT :job, :stepEntry, value ->> 0, value ->> 1, value ->> 2, value ->> 3,
-                               value ->> 4, value ->> 5, value ->> 6, value ->> 7, value ->> 8, :moment, :at, :by
+                               value ->> 4, value ->> 5, value ->> 6, value ->> 7, value ->> 8, value ->> 9, :moment, :at, :by
                         FROM json_each(:rows)
                         """)
                 .param("job", job)

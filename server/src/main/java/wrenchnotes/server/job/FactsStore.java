@@ -65,9 +65,9 @@ public class FactsStore {
 
     public static final String TALLIES = """
             SELECT job_id, kind, account, SUM(n) AS n
-            FROM (SELECT job_id, kind, to_account AS account, count AS n FROM ledger_entry WHERE %1$s
+            FROM (SELECT job_id, iif(lot, 'LOT', kind) AS kind, to_account AS account, count AS n FROM ledger_entry WHERE %1$s
                   UNION ALL
-                  SELECT job_id, kind, from_account, -count FROM ledger_entry WHERE %1$s)
+                  SELECT job_id, iif(lot, 'LOT', kind), from_account, -count FROM ledger_entry WHERE %1$s)
             WHERE account IN (%2$s)
             GROUP BY job_id, kind, account
             HAVING SUM(n) <> 0
@@ -236,6 +236,9 @@ public class FactsStore {
     }
 
     private static Tally tally(String kind, Account account, int n) {
+        if (kind.equals("LOT") && account == Account.TRAY) {
+            return Tally.uncounted(n);
+        }
         return Tally.of(
                 switch (kind) {
                     case "FASTENER" -> FastenerGroup.class;

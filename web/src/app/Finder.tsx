@@ -10,6 +10,26 @@ import { Tag } from '../parts/Tag';
 import { useKeys } from './keys';
 import { onScan } from './scans';
 
+type Hit = Schemas['Found'] & { key: string; kind: Schemas['FoundGroup']['kind'] };
+
+const flat = (group: Schemas['FoundGroup']): Hit[] =>
+  group.found.map((one) => ({ ...one, kind: group.kind, key: `${group.kind} ${one.id}` }));
+
+/** Where it leads: to the job that it was said on, to the notes or the model, or to its drawer. */
+function placeOf(hit: Hit): string {
+  switch (hit.kind) {
+    case 'PART':
+      return `/drawers?part=${hit.id}`;
+    case 'STEP':
+      return `/models/${hit.modelId}/${hit.revisionId}`;
+    case 'COMPONENT':
+    case 'MODEL':
+      return `/models/${hit.modelId}`;
+    default:
+      return `/jobs/${hit.jobId}${hit.kind === 'FINDING' ? `#finding-${hit.id}` : hit.kind === 'SAID' ? '#story' : ''}`;
+  }
+}
+
 const find = (asked: string) => answer(api.GET('/api/find', { params: { query: { q: asked } } }));
 
 /** The one finder: a scanned tag and Enter opens the unit's newest job. */
@@ -25,28 +45,25 @@ export function Finder({ dark }: { dark: boolean }) {
     enabled: asked.length > 0,
     placeholderData: (before) => (asked ? before : undefined),
   });
-  useKeys([{ key: 'F', label: 'Find a unit, model, owner or symptom', act: () => input.current?.focus() }]);
-  const found = asked ? (query.data?.found ?? []) : [];
-  const jobs = useMemo(
-    () =>
-      createListCollection({
-        items: found,
-        itemToString: (job) => job.tag,
-        itemToValue: (job) => String(job.jobId),
-      }),
-    [found],
+  useKeys([{ key: 'F', label: 'Find anything that was said', act: () => input.current?.focus() }]);
+  const groups = asked ? (query.data?.groups ?? []) : [];
+  const items = useMemo(() => groups.flatMap(flat), [groups]);
+  const hits = useMemo(
+    () => createListCollection({ items, itemToString: (hit) => hit.title, itemToValue: (hit) => hit.key }),
+    [items],
   );
 
-  function go(job: Schemas['Found']) {
+  function go(hit: Hit) {
     setText('');
     input.current?.blur();
-    navigate(`/jobs/${job.jobId}`);
+    navigate(placeOf(hit));
   }
 
   async function enter() {
     // A scanner types faster than the answer comes: ask for what is in the field now.
     const now = await find(asked);
-    const chosen = now.found.find((job) => String(job.jobId) === at) ?? now.found[0];
+    const all = now.groups.flatMap(flat);
+    const chosen = all.find((hit) => hit.key === at) ?? all[0];
     if (chosen) {
       go(chosen);
     }
@@ -56,8 +73,9 @@ export function Finder({ dark }: { dark: boolean }) {
   const scanned = useRef<(text: string) => void>(() => undefined);
   scanned.current = async (code) => {
     const now = await find(code).catch(() => undefined);
-    const first = now?.found[0];
-    if (first && (now.found.length === 1 || first.tag === code.toUpperCase())) {
+    const all = now?.groups.flatMap(flat) ?? [];
+    const [first] = all;
+    if (first && (all.length === 1 || first.tag === code.toUpperCase())) {
       go(first);
     } else {
       setText(code);
@@ -68,12 +86,12 @@ export function Finder({ dark }: { dark: boolean }) {
 
   return (
     <Combobox.Root
-      collection={jobs}
+      collection={hits}
       open={asked.length > 0}
       inputValue={text}
       onInputValueChange={({ inputValue, reason }) => reason === 'input-change' && setText(inputValue)}
       value={[]}
-      onValueChange={({ items: [job] }) => job && go(job)}
+      onValueChange={({ items: [hit] }) => hit && go(hit)}
       highlightedValue={at}
       onHighlightChange={({ highlightedValue }) => setAt(highlightedValue)}
       inputBehavior="autohighlight"
@@ -87,7 +105,7 @@ export function Finder({ dark }: { dark: boolean }) {
         <Combobox.Input
           ref={input}
           aria-label="Find"
-          placeholder="Tag, serial, model, owner…"
+          placeholder="Anything that was said…"
           w="100%"
           minH="34px"
           h="34px"
@@ -137,39 +155,34 @@ export function Finder({ dark }: { dark: boolean }) {
             borderRadius="sm"
             boxShadow="none"
           >
-            {found.map((job) => (
-              <Combobox.Item
-                key={job.jobId}
-                item={job}
-                display="grid"
-                gridTemplateColumns="104px 1fr auto"
-                gap="12px"
-                alignItems="center"
-                px="10px"
-                py="7px"
-                fontSize="md"
-                borderRadius={0}
-                borderBottom="1px solid"
-                borderColor="line"
-                cursor="pointer"
-                _highlighted={{ bg: 'matPaper' }}
-              >
-                <Tag text={job.tag} size={13} />
-                <Box minW={0}>
-                  <b>{job.model}</b> {job.revision}
-                  {job.owner && ` · ${job.owner}`}
-                  <Box color="muted" fontSize="sm" truncate>
-                    {job.complaint || job.serial || ' '}
-                  </Box>
-                </Box>
-                <Box fontSize="sm" color={job.open ? 'mat' : 'muted'} fontWeight={job.open ? 700 : 400}>
-                  {job.open ? 'here' : day(job.checkedInAt)}
-                </Box>
-              </Combobox.Item>
+            {query.data?.meant && (
+              <Box p="8px 10px" fontSize="sm" color="muted" role="note">
+                Nothing begins like that. This is for <b>{query.data.meant}</b>.
+              </Box>
+            )}
+            {groups.map((group) => (
+              <Combobox.ItemGroup key={group.kind}>
+                <Combobox.ItemGroupLabel
+                  px="10px"
+                  py="4px"
+                  fontSize="xs"
+                  fontWeight={700}
+                  color="muted"
+                  bg="paper"
+                  position="sticky"
+                  top={0}
+                >
+                  {group.words}
+                  {group.more && ' · there are more'}
+                </Combobox.ItemGroupLabel>
+                {flat(group).map((hit) => (
+                  <HitLine key={hit.key} hit={hit} />
+                ))}
+              </Combobox.ItemGroup>
             ))}
-            {query.isSuccess && found.length === 0 && (
+            {query.isSuccess && items.length === 0 && (
               <Box p="12px" color="muted">
-                Nothing begins like that. Try the tag, the serial, a model, an owner or a symptom.
+                Nothing that was said begins like that.
               </Box>
             )}
             {query.isError && (
@@ -177,14 +190,46 @@ export function Finder({ dark }: { dark: boolean }) {
                 {query.error.message}
               </Box>
             )}
-            {query.data?.more && (
-              <Box p="10px" color="muted">
-                These are the newest. Type another word to narrow it down.
-              </Box>
-            )}
           </Combobox.Content>
         </Combobox.Positioner>
       </Portal>
     </Combobox.Root>
+  );
+}
+
+function HitLine({ hit }: { hit: Hit }) {
+  return (
+    <Combobox.Item
+      item={hit}
+      display="grid"
+      gridTemplateColumns={hit.tag ? '104px 1fr auto' : '1fr'}
+      gap="12px"
+      alignItems="center"
+      px="10px"
+      py="6px"
+      fontSize="md"
+      borderRadius={0}
+      borderBottom="1px solid"
+      borderColor="line"
+      cursor="pointer"
+      _highlighted={{ bg: 'matPaper' }}
+    >
+      {hit.tag && <Tag text={hit.tag} size={13} />}
+      <Box minW={0}>
+        <Box fontWeight={700} truncate>
+          {hit.title}
+        </Box>
+        {hit.words && (
+          <Box color="muted" fontSize="sm" truncate>
+            {hit.words}
+          </Box>
+        )}
+      </Box>
+      {hit.tag && (
+        <Box fontSize="sm" color={hit.here ? 'mat' : 'muted'} fontWeight={hit.here ? 700 : 400}>
+          {hit.here ? 'here' : hit.at && day(hit.at)}
+        </Box>
+      )}
+    </Combobox.Item>
   );
 }

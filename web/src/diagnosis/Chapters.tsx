@@ -63,9 +63,11 @@ function Chapter({
   const [telling, setTelling] = useState(false);
   return (
     <Box
+      id={`finding-${finding.id}`}
       borderTop="1px solid"
       borderColor="line"
       py="4px"
+      _target={{ bg: 'matPaper' }}
       display="grid"
       gridTemplateColumns="26px 1fr auto"
       gap="8px"

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { z } from 'zod';
 import { answer, api, type Schemas, seen } from '../api/client';
 import { answers } from '../api/queries';
@@ -32,7 +33,10 @@ const partOf = (currency: string) =>
 export default function DrawersPage() {
   useTitle('Drawers');
   const parts = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
-  const [chosen, setChosen] = useState<Part>();
+  const [picked, setChosen] = useState<Part>();
+  // What the finder found lies open, until another is picked.
+  const asked = Number(useSearchParams()[0].get('part'));
+  const chosen = picked ?? parts.data?.find((part) => part.id === asked);
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 420px' }} flex="1">
       <Box p="16px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
@@ -48,6 +48,12 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
   const navigate = useNavigate();
   const [doing, setDoing] = useState<Doing>({ what: 'nothing' });
   const done = () => setDoing({ what: 'nothing' });
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash) {
+      document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'center' });
+    }
+  }, [hash]);
   const unprinted = useLocation().state?.unprinted === true;
   const handOver = useJobWrite(() =>
     answer(

@@ -18,7 +18,7 @@ export function Story({
   gone: boolean;
 }) {
   return (
-    <Box mt="6px">
+    <Box mt="6px" id="story">
       <Box display="flex" justifyContent="space-between" alignItems="center" mb="2px">
         <chakra.h2>The story so far</chakra.h2>
         <TableBar path={`/api/jobs/${job}/story/table.csv`} />

@@ -39,7 +39,11 @@ function Around({
       </chakra.label>
       {children}
       {hint && (
-        <Box fontSize="xs" color="muted" css={{ '[data-bench] &:not([data-paper] *)': { color: 'chalkDust' } }}>
+        <Box
+          fontSize="xs"
+          color="muted"
+          css={{ '[data-bench] &:not([data-paper] *)': { color: 'chalkDust' } }}
+        >
           {hint}
         </Box>
       )}

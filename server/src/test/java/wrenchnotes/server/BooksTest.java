@@ -16,7 +16,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
-import wrenchnotes.server.finder.FinderIndex;
 import wrenchnotes.server.ground.DataFolder;
 import wrenchnotes.server.ground.PenResolver;
 import wrenchnotes.server.ground.Soundness;
@@ -207,12 +206,13 @@ class BooksTest {
     @Test
     void aLookBesideAWriterFindsNoDamage() throws Exception {
         long job = shop.takenIn();
-        FinderIndex finder = SHOP.bean(FinderIndex.class);
         TransactionTemplate writing = new TransactionTemplate(SHOP.bean(PlatformTransactionManager.class));
         AtomicBoolean stop = new AtomicBoolean();
         Thread writer = new Thread(() -> {
             while (!stop.get()) {
-                writing.executeWithoutResult(status -> finder.renew(job));
+                writing.executeWithoutResult(status -> jdbc.sql("UPDATE job SET complaint = complaint WHERE id = :job")
+                        .param("job", job)
+                        .update());
             }
         });
         writer.start();

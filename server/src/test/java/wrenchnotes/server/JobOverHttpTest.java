@@ -245,13 +245,19 @@ class JobOverHttpTest {
         for (String asked :
                 List.of(tag, tag.substring(3), "4711", "zx 47", "cormorant", "asa", "o'hara", "squeal", "flat hums")) {
             String query = java.net.URLEncoder.encode(asked, java.nio.charset.StandardCharsets.UTF_8);
-            assertThat(find(client.get("/api/find?q=" + query).body().get("found"), job))
+            assertThat(find(
+                            client.get("/api/find?q=" + query)
+                                    .body()
+                                    .get("groups")
+                                    .get(0)
+                                    .get("found"),
+                            job))
                     .as(asked)
                     .isNotNull();
         }
         assertThat(client.get("/api/find?q=%22*%20OR%20NEAR(")
                         .body()
-                        .get("found")
+                        .get("groups")
                         .size())
                 .isZero();
         assertThat(shop.sheet(job)

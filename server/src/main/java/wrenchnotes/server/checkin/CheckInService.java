@@ -18,7 +18,6 @@ import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.core.unit.Tag;
-import wrenchnotes.server.finder.FinderIndex;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Seen;
@@ -40,7 +39,6 @@ public class CheckInService {
     private final ArrivalStore arrivals;
     private final ModelStore models;
     private final NotesStore notes;
-    private final FinderIndex finder;
     private final TheShop shop;
     private final Journal journal;
 
@@ -52,7 +50,6 @@ public class CheckInService {
             ArrivalStore arrivals,
             ModelStore models,
             NotesStore notes,
-            FinderIndex finder,
             TheShop shop,
             Journal journal) {
         this.store = store;
@@ -62,7 +59,6 @@ public class CheckInService {
         this.arrivals = arrivals;
         this.models = models;
         this.notes = notes;
-        this.finder = finder;
         this.shop = shop;
         this.journal = journal;
     }
@@ -83,7 +79,6 @@ public class CheckInService {
         List<ArrivalStore.MissingThing> missing = missing(revision.id(), arrival);
         long job = store.addJob(by, unit.id(), owner, coming.due().map(shop.now()::endOf), coming);
         arrivals.write(job, arrival, missing);
-        finder.renew(job);
         Job taken = jobs.job(job);
         String words = "Taken in: " + taken.unit().named()
                 + taken.brought()
@@ -203,7 +198,6 @@ public class CheckInService {
         store.correctUnit(before.unitId(), Checked.optionalText("serial", correction.serial(), 60), revision.id());
         store.correctJob(id, due(before, correction), correction);
         arrivals.write(id, arrival, missing(revision.id(), arrival));
-        finder.renew(id);
         Job after = jobs.job(id);
         Map<String, String> labels = new HashMap<>();
         notes.newest(before.revisionId()).teardown().things().forEach(thing -> labels.put(thing.id(), thing.label()));

@@ -14,7 +14,6 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.bench.LookStore;
-import wrenchnotes.server.finder.FinderIndex;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.job.ArrivalStore;
@@ -31,7 +30,6 @@ public class EvidenceService {
     private final ArrivalStore arrivals;
     private final JobStore jobs;
     private final ModelStore models;
-    private final FinderIndex finder;
     private final Rights rights;
     private final Journal journal;
 
@@ -42,7 +40,6 @@ public class EvidenceService {
             ArrivalStore arrivals,
             JobStore jobs,
             ModelStore models,
-            FinderIndex finder,
             Rights rights,
             Journal journal) {
         this.evidence = evidence;
@@ -51,7 +48,6 @@ public class EvidenceService {
         this.arrivals = arrivals;
         this.jobs = jobs;
         this.models = models;
-        this.finder = finder;
         this.rights = rights;
         this.journal = journal;
     }
@@ -60,7 +56,6 @@ public class EvidenceService {
     void symptom(By who, long job, Arrival.Symptom symptom) {
         By by = jobs.job(job).told(who);
         arrivals.say(job, symptom);
-        finder.renew(job);
         journal.write(
                 by,
                 Journal.Entry.ofJob(

@@ -1,57 +1,137 @@
 package wrenchnotes.server.finder;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
-import java.util.Arrays;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.stream.Collectors;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.Sql;
 
-/** Finds jobs by words. */
+/**
+ * Finds by words, each sort of thing in an index of its own, which triggers keep in step with what it tells of (V20). An index is read from its end, so that
+ * the newest come first and the size of the shop matters little; what is shown comes from the rooms.
+ */
 @Component
 public class FinderStore {
 
-    private static final int MOST_WORDS = 8;
+    private static final int SHORT = 160;
 
-    private static final String JOB = """
-            SELECT job.id, unit.tag, unit.serial, model.maker || ' ' || model.name AS model, %s AS revision,
-                   COALESCE(owner.name, '') AS owner, job.ownership, complaint, checked_in_at,
-                   handed_over_at IS NULL AS open
+    /**
+     * Something that was found, and where it leads: to a job, a model and revision, or the drawer of a part.
+     *
+     * @param title "drawer belt: slack"
+     * @param words more of it; may be empty
+     * @param tag of the unit
+     * @param here whether that unit is in the shop
+     */
+    public record Found(
+            long id,
+            String title,
+            String words,
+            Optional<String> tag,
+            Optional<Long> jobId,
+            Optional<Long> modelId,
+            Optional<Long> revisionId,
+            Optional<Instant> at,
+            boolean here) {}
+
+    private static final String UNIT = """
+            SELECT job.id, model.maker || ' ' || model.name || ' ' || %s AS title,
+                   trim(COALESCE(owner.name, '') || ' · ' || iif(complaint = '', unit.serial, complaint) || ' · ' || condition_words || ' · '
+                       || COALESCE((SELECT group_concat(name, ', ') FROM belonging WHERE job_id = job.id), ''), ' ·') AS words,
+                   unit.tag, job.id AS job_id, checked_in_at AS at, handed_over_at IS NULL AS here
             """.formatted(Sql.REVISION_SHOWN);
 
-    private static final String JOINS = """
+    private static final String UNIT_JOINS = """
             JOIN unit ON unit.id = job.unit_id
             JOIN revision ON revision.id = job.revision_id
             JOIN model ON model.id = revision.model_id
             LEFT JOIN owner ON owner.id = job.owner_id
             """;
 
-    /** Newest jobs whose words all begin so. The index is read from its end, so the size of the shop does not matter. */
-    public static final String BY_WORDS = JOB + "FROM finder JOIN job ON job.id = finder.rowid\n" + JOINS
-            + "WHERE finder MATCH :words ORDER BY finder.rowid DESC LIMIT :most";
+    private static final String OF_JOB = """
+            unit.tag, job.id AS job_id, handed_over_at IS NULL AS here
+            """;
+
+    private static final String JOB_JOINS = """
+            JOIN job ON job.id = %s.job_id
+            JOIN unit ON unit.id = job.unit_id
+            """;
 
     private static final String BY_TAG =
-            JOB + "FROM job\n" + JOINS + "WHERE unit.tag = :tag ORDER BY job.id DESC LIMIT :most";
+            UNIT + "FROM job\n" + UNIT_JOINS + "WHERE unit.tag = :tag ORDER BY job.id DESC LIMIT :most";
+
+    /** By what is found. Public for the figures, which read their query plans. */
+    public static final Map<FoundKind, String> BY_WORDS = queries();
+
+    private static Map<FoundKind, String> queries() {
+        Map<FoundKind, String> queries = new LinkedHashMap<>();
+        queries.put(
+                FoundKind.UNIT,
+                UNIT + "FROM find_job JOIN job ON job.id = find_job.rowid\n" + UNIT_JOINS + where("find_job"));
+        queries.put(
+                FoundKind.FINDING,
+                "SELECT finding.id, component.name || ': ' || fault.wrong AS title, model.maker || ' ' || model.name || iif(finding.remark = '', '', ' · ' || finding.remark) AS words, finding.at, "
+                        + OF_JOB
+                        + "FROM find_finding JOIN finding ON finding.id = find_finding.rowid\n"
+                        + "JOIN component ON component.id = finding.component_id JOIN fault ON fault.id = fault_id "
+                        + "JOIN revision ON revision.id = finding.revision_id JOIN model ON model.id = revision.model_id\n"
+                        + JOB_JOINS.formatted("finding") + where("find_finding"));
+        queries.put(
+                FoundKind.SAID,
+                "SELECT entry.id, (SELECT words FROM find_entry_words WHERE id = entry.id) AS title, '' AS words, entry.at, "
+                        + OF_JOB + "FROM find_entry JOIN entry ON entry.id = find_entry.rowid\n"
+                        + JOB_JOINS.formatted("entry") + where("find_entry"));
+        queries.put(
+                FoundKind.OUTCOME,
+                "SELECT outcome_entry.id, (SELECT words FROM find_outcome_words WHERE id = outcome_entry.id) AS title, '' AS words, "
+                        + "outcome_entry.at, " + OF_JOB
+                        + "FROM find_outcome JOIN outcome_entry ON outcome_entry.id = find_outcome.rowid\n"
+                        + JOB_JOINS.formatted("outcome_entry") + where("find_outcome"));
+        queries.put(FoundKind.OWNER, """
+                SELECT owner.id, owner.name AS title, owner.contact AS words, NULL AS tag,
+                       (SELECT MAX(id) FROM job WHERE owner_id = owner.id) AS job_id, NULL AS at, 0 AS here
+                FROM find_owner JOIN owner ON owner.id = find_owner.rowid
+                """ + where("find_owner"));
+        queries.put(FoundKind.PART, """
+                SELECT part.id, part.name AS title, 'drawer ' || drawer || iif(what = '', '', ' · ' || what) AS words, NULL AS tag,
+                       NULL AS job_id, NULL AS at, 0 AS here
+                FROM find_part JOIN part ON part.id = find_part.rowid
+                """ + where("find_part"));
+        queries.put(FoundKind.COMPONENT, """
+                SELECT component.id, component.name AS title, model.maker || ' ' || model.name || COALESCE(': ' ||
+                           (SELECT group_concat(wrong, ', ') FROM fault WHERE component_id = component.id), '') AS words,
+                       NULL AS tag, NULL AS job_id, model_id, NULL AS at, 0 AS here
+                FROM find_component JOIN component ON component.id = find_component.rowid JOIN model ON model.id = model_id
+                """ + where("find_component"));
+        queries.put(FoundKind.STEP, """
+                SELECT revision.id, model.maker || ' ' || model.name || ' ' || revision.name AS title, '' AS words, NULL AS tag,
+                       NULL AS job_id, model_id, revision.id AS revision_id, NULL AS at, 0 AS here
+                FROM find_step JOIN revision ON revision.id = find_step.rowid JOIN model ON model.id = model_id
+                """ + where("find_step"));
+        queries.put(FoundKind.MODEL, """
+                SELECT model.id, maker || ' ' || name AS title, '' AS words, NULL AS tag, NULL AS job_id, model.id AS model_id,
+                       NULL AS at, 0 AS here
+                FROM find_model JOIN model ON model.id = find_model.rowid
+                """ + where("find_model"));
+        return queries;
+    }
+
+    private static String where(String index) {
+        return "WHERE " + index + " MATCH :words ORDER BY " + index + ".rowid DESC LIMIT :most";
+    }
 
     private final JdbcClient jdbc;
 
     FinderStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
     }
-
-    public record Found(
-            long jobId,
-            String tag,
-            String serial,
-            String model,
-            String revision,
-            String owner,
-            String ownership,
-            String complaint,
-            Instant checkedInAt,
-            boolean open) {}
 
     List<Found> byTag(Tag tag, int most) {
         return jdbc.sql(BY_TAG)
@@ -61,37 +141,66 @@ public class FinderStore {
                 .list();
     }
 
-    List<Found> byWords(String text, int most) {
-        String words = matchOf(text);
-        return words.isEmpty()
-                ? List.of()
-                : jdbc.sql(BY_WORDS)
-                        .param("words", words)
-                        .param("most", most)
-                        .query((row, n) -> found(row))
-                        .list();
+    /** Newest first. */
+    List<Found> byWords(FoundKind kind, SearchWords words, int most) {
+        boolean about = kind == FoundKind.FINDING || kind == FoundKind.COMPONENT || kind == FoundKind.STEP;
+        return jdbc.sql(BY_WORDS.get(kind))
+                .param("words", about ? words.allOfItsOwn() : words.all())
+                .param("most", most)
+                .query((row, n) -> found(row))
+                .list();
     }
 
-    /** Each word as the beginning of a word, quoted, so that nothing typed is read as query syntax. */
-    public static String matchOf(String text) {
-        return Arrays.stream(text.split("[^\\p{L}\\p{N}]+"))
-                .filter(word -> !word.isBlank())
-                .limit(MOST_WORDS)
-                .map(word -> "\"" + word + "\"*")
-                .collect(Collectors.joining(" "));
+    /** A step of the newest notes of a revision, with all that it says. */
+    record StepText(String title, String text) {}
+
+    List<StepText> steps(long revision) {
+        return jdbc.sql("""
+                        SELECT step.value ->> '$.title' AS title,
+                               (SELECT group_concat(value, ' ') FROM json_tree(step.value) WHERE type = 'text') AS text
+                        FROM (SELECT steps FROM teardown WHERE revision_id = :revision ORDER BY number DESC LIMIT 1) AS notes,
+                             json_each(iif(json_type(notes.steps) = 'array', notes.steps, notes.steps ->> '$.steps')) AS step
+                        """)
+                .param("revision", revision)
+                .query((row, n) -> new StepText(row.getString("title"), row.getString("text")))
+                .list();
     }
 
-    private static Found found(java.sql.ResultSet row) throws java.sql.SQLException {
+    /** Words of the indexes with no digit in them, and in how many rows each stands. */
+    Map<String, Integer> vocabulary() {
+        Map<String, Integer> words = new LinkedHashMap<>();
+        for (String of : List.of("job", "finding", "entry", "outcome", "owner", "part", "component", "step", "model")) {
+            jdbc.sql("SELECT term, doc FROM find_" + of
+                            + "_vocabulary WHERE length(term) > 3 AND term NOT GLOB '*[0-9]*'")
+                    .query(row -> {
+                        words.merge(row.getString("term"), row.getInt("doc"), Integer::sum);
+                    });
+        }
+        return words;
+    }
+
+    private static Found found(ResultSet row) throws SQLException {
+        List<String> columns = new ArrayList<>();
+        for (int n = 1; n <= row.getMetaData().getColumnCount(); n++) {
+            columns.add(row.getMetaData().getColumnLabel(n));
+        }
+        int tag = row.getInt("tag");
         return new Found(
                 row.getLong("id"),
-                Tag.of(row.getInt("tag")).text(),
-                row.getString("serial"),
-                row.getString("model"),
-                row.getString("revision"),
-                row.getString("owner"),
-                row.getString("ownership"),
-                row.getString("complaint"),
-                Sql.instant(row, "checked_in_at"),
-                row.getBoolean("open"));
+                shortened(row.getString("title")),
+                shortened(row.getString("words")),
+                row.getObject("tag") == null
+                        ? Optional.empty()
+                        : Optional.of(Tag.of(tag).text()),
+                Sql.id(row, "job_id"),
+                columns.contains("model_id") ? Sql.id(row, "model_id") : Optional.empty(),
+                columns.contains("revision_id") ? Sql.id(row, "revision_id") : Optional.empty(),
+                Sql.when(row, "at"),
+                row.getBoolean("here"));
+    }
+
+    private static String shortened(String text) {
+        String whole = text == null ? "" : text.strip();
+        return whole.length() <= SHORT ? whole : whole.substring(0, SHORT - 1) + "…";
     }
 }

@@ -17,7 +17,6 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Kind;
-import wrenchnotes.server.finder.FinderIndex;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.photo.PhotoStore;
@@ -32,14 +31,12 @@ public class ModelService {
     private final ModelStore models;
     private final NotesStore notes;
     private final PhotoStore photos;
-    private final FinderIndex finder;
     private final Journal journal;
 
-    ModelService(ModelStore models, NotesStore notes, PhotoStore photos, FinderIndex finder, Journal journal) {
+    ModelService(ModelStore models, NotesStore notes, PhotoStore photos, Journal journal) {
         this.models = models;
         this.notes = notes;
         this.photos = photos;
-        this.finder = finder;
         this.journal = journal;
     }
 
@@ -70,7 +67,6 @@ public class ModelService {
         refuseTwin(maker, name, id);
         models.changeModel(id, maker, name, kind);
         ModelStore.Model after = models.model(id);
-        finder.renameModel(id);
         journal.write(by, Journal.Entry.ofShop("model", id, "Model now " + after.title(), before, after));
         return after;
     }
@@ -117,7 +113,6 @@ public class ModelService {
         look.ifPresent(this::mustBeInTheShop);
         models.changeRevision(id, name, tellApart, look);
         ModelStore.Revision after = models.revision(id);
-        finder.renameModel(after.modelId());
         journal.write(by, Journal.Entry.ofShop("revision", id, "Revision now " + name, before, after));
         return after;
     }

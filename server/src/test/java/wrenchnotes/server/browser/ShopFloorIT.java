@@ -201,7 +201,18 @@ class ShopFloorIT {
         page.getByRole(AriaRole.OPTION).first().waitFor();
         assertThat(page.getByRole(AriaRole.OPTION).count())
                 .as("no more than can be looked over")
-                .isLessThanOrEqualTo(21);
+                .isLessThanOrEqualTo(40);
+        // A word of a finding leads to it, and a slip of the finger is no hindrance.
+        finder.fill("slacck");
+        window.says("Nothing begins like that. This is for slack");
+        window.assertAccessible();
+        page.getByRole(AriaRole.OPTION)
+                .filter(new Locator.FilterOptions().setHasText("slack"))
+                .first()
+                .click();
+        window.says("The story so far");
+        assertThat(page.url()).matches(".*/jobs/\\d+#finding-\\d+");
+        page.keyboard().press("f");
         finder.fill("xyzzy nothing");
         window.says("Nothing");
         finder.fill("WN-0007");

@@ -41,7 +41,14 @@ public final class Figures {
             "pellworth tern",
             "does not take disc",
             "resale",
-            "q2 b");
+            "q2 b",
+            "belt slack",
+            "glaz",
+            "rivets",
+            "spring tension",
+            "fixed",
+            "slacck",
+            "pellwroth");
 
     /**
      * @param paths what a screen asks for; one after the other, again and again
@@ -153,6 +160,11 @@ public final class Figures {
         List<Screen> screens;
         try (Connection before = GrownShop.open(data)) {
             System.out.printf("%,d bytes a job%n", GrownShop.bytesAJob(before.createStatement()));
+            System.out.printf(
+                    "the finder's indexes: %d in 100 of the database, aim under 25%n",
+                    GrownShop.single(
+                            before.createStatement(),
+                            "SELECT 100 * SUM(pgsize * (name GLOB 'find_*')) / SUM(pgsize) FROM dbstat"));
             screens = screens(before);
         }
         Map<String, List<Overhearing.Statement>> sql = overheard(data, screens);

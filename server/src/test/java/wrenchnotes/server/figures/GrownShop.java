@@ -39,6 +39,8 @@ public final class GrownShop {
 
     private final Map<String, Long> strides = new HashMap<>();
 
+    private final List<String> resting = new ArrayList<>();
+
     private GrownShop(Statement statement) {
         this.statement = statement;
     }
@@ -65,7 +67,7 @@ public final class GrownShop {
         for (int found = 0; found < growing.size(); ) {
             found = growing.size();
             for (String table :
-                    texts("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT GLOB 'finder*'")) {
+                    texts("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT GLOB 'find_*'")) {
                 Map<String, String> references = references(table);
                 if (!growing.containsKey(table) && !NOT_COPIED.contains(table) && !references.isEmpty()) {
                     growing.put(table, references);
@@ -78,6 +80,7 @@ public final class GrownShop {
                 0,
                 (jobs - single(statement, "SELECT COUNT(*) FROM job"))
                         / single(statement, "SELECT COUNT(*) FROM " + FINISHED.replace(":last", "" + last)));
+        finderRests();
         for (String table : growing.keySet()) {
             lend(table, last);
         }
@@ -88,7 +91,7 @@ public final class GrownShop {
         for (String table : growing.keySet()) {
             copy(table, copies, last, moments);
         }
-        copyFinder(copies, last);
+        finderIsFilled();
         try (ResultSet broken = statement.executeQuery("PRAGMA foreign_key_check")) {
             if (broken.next()) {
                 throw new IllegalStateException("A copied row of " + broken.getString(1) + " refers to nothing");
@@ -211,17 +214,25 @@ public final class GrownShop {
                 + ")";
     }
 
-    private void copyFinder(int copies, long last) throws SQLException {
-        statement.execute(
-                """
-                WITH RECURSIVE copy (k) AS (SELECT 1 UNION ALL SELECT k + 1 FROM copy WHERE k < %d)
-                INSERT INTO finder (rowid, tag, serial, model, owner, symptoms)
-                SELECT finder.rowid + k * %d,
-                       (SELECT printf('WN-%%04d %%d', tag, tag) FROM unit
-                        WHERE unit.id = (SELECT unit_id FROM job WHERE job.id = finder.rowid) + k * %d),
-                       serial, model, owner, symptoms
-                FROM copy CROSS JOIN (SELECT rowid, * FROM finder WHERE rowid IN %s) AS finder
-                """.formatted(copies, strides.get("job"), strides.get("unit"), FINISHED.replace(":last", "" + last)));
+    /** One row at a time would take as long as it took the shop: its triggers rest, and each index is filled from its words at the end. */
+    private void finderRests() throws SQLException {
+        for (String trigger : texts("SELECT name FROM sqlite_master WHERE type = 'trigger' AND name GLOB 'find_*'")) {
+            resting.add(texts("SELECT sql FROM sqlite_master WHERE type = 'trigger' AND name = '" + trigger + "'")
+                    .get(0));
+            statement.execute("DROP TRIGGER " + trigger);
+        }
+    }
+
+    private void finderIsFilled() throws SQLException {
+        for (String index : List.of("job", "finding", "entry", "outcome")) {
+            String columns = String.join(", ", columns("find_" + index));
+            statement.execute("DELETE FROM find_" + index);
+            statement.execute("INSERT INTO find_" + index + " (rowid, " + columns + ") SELECT id, " + columns
+                    + " FROM find_" + index + "_words");
+        }
+        for (String trigger : resting) {
+            statement.execute(trigger);
+        }
     }
 
     static Connection open(Path data) throws SQLException {

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
-import { floor } from '../api/enumWords';
+import { floor, rules } from '../api/enumWords';
 import { Act, Chip } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { TakePhoto } from '../parts/TakePhoto';
@@ -12,12 +12,17 @@ type Part = { said: Arrival; say: (next: Arrival) => void };
 /** Marks that mean little without where. */
 const PLACED: Mark[] = ['DENTS', 'BENT', 'LIQUID'];
 
+/** What cannot be so as well: a mark that is picked takes it away. */
+const not = (mark: Mark): readonly Mark[] => rules.excludes[mark] ?? [];
+
 /** What can be seen of it before anybody here has touched it. */
 export function StateFields({ said, say, steps }: Part & { steps: Schemas['StepSaid'][] }) {
   const turn = (mark: Mark) =>
     say({
       ...said,
-      marks: said.marks.includes(mark) ? said.marks.filter((one) => one !== mark) : [...said.marks, mark],
+      marks: said.marks.includes(mark)
+        ? said.marks.filter((one) => one !== mark)
+        : [...said.marks.filter((one) => !not(mark).includes(one)), mark],
     });
   return (
     <>
@@ -106,12 +111,12 @@ function Photos({ said, say }: Part) {
   );
 }
 
-/** Fasteners that were missing before anybody here touched it, by their group in the notes. */
 /** Of what nobody has counted nobody knows of how many. */
 function ofAll(count: number, all: number): string {
   return all === 99 ? `${count}` : `${count} of ${all}`;
 }
 
+/** Fasteners that were missing before anybody here touched it, by their group in the notes. */
 function MissingThings({ said, say, steps }: Part & { steps: Schemas['StepSaid'][] }) {
   const things = steps.flatMap((step) => [
     ...step.fasteners.map((group) => ({ id: group.id, label: group.label, count: group.count ?? 99 })),

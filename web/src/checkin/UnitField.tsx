@@ -1,15 +1,97 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type KeyboardEvent, useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
-import { Chip } from '../parts/Buttons';
+import { Act, Chip } from '../parts/Buttons';
 import { Choice } from '../parts/Choice';
 import { Pick, Row, Text } from '../parts/Fields';
 import { Trouble } from '../parts/States';
 import { Looks } from './Looks';
 
 type Kind = Schemas['NotKnownSaid']['kind'];
+
+/** A model that the shop has not had: made here, with the rest of the check-in left as it is. */
+function NewModel({ pick }: { pick: (part: { modelId: number; revisionId: number }) => void }) {
+  const client = useQueryClient();
+  const [said, say] = useState<Schemas['ModelSaid']>();
+  const make = useMutation({
+    mutationFn: (body: Schemas['ModelSaid']) => answer(api.POST('/api/models/at-the-counter', { body })),
+    onSuccess: async (revision) => {
+      await client.invalidateQueries({ queryKey: answers.models() });
+      pick({ modelId: revision.modelId, revisionId: revision.id });
+      say(undefined);
+    },
+  });
+  if (!said) {
+    return (
+      <Chip
+        on={false}
+        minH="30px"
+        fontSize="sm"
+        mt="4px"
+        onClick={() => say({ maker: '', name: '', kind: 'CONSOLE' })}
+      >
+        a model we have not had
+      </Chip>
+    );
+  }
+  const enter = (event: KeyboardEvent) => {
+    if (event.key === 'Enter' && !event.ctrlKey) {
+      event.preventDefault();
+      make.mutate(said);
+    }
+  };
+  return (
+    <Box
+      role="group"
+      aria-label="A model we have not had"
+      mt="6px"
+      p="8px 10px"
+      bg="paper"
+      borderRadius="sm"
+      display="grid"
+      gap="6px"
+    >
+      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px">
+        <Text
+          label="Maker"
+          compact
+          autoFocus
+          value={said.maker}
+          onChange={({ target }) => say({ ...said, maker: target.value })}
+          onKeyDown={enter}
+        />
+        <Text
+          label="What the model is called"
+          compact
+          value={said.name}
+          onChange={({ target }) => say({ ...said, name: target.value })}
+          onKeyDown={enter}
+        />
+      </Box>
+      <Choice
+        label="What sort of thing"
+        words={floor.Kind}
+        picked={said.kind}
+        pick={(kind) => say({ ...said, kind })}
+      />
+      <Box display="flex" gap="8px">
+        <Act
+          disabled={make.isPending || said.name.trim() === ''}
+          onClick={() => make.mutate({ ...said, maker: said.maker.trim(), name: said.name.trim() })}
+        >
+          Add the model
+        </Act>
+        <Act look="quiet" onClick={() => say(undefined)}>
+          leave it
+        </Act>
+      </Box>
+      <Trouble error={make.error} />
+    </Box>
+  );
+}
 
 /** Taken in before anybody knows what it is: it is moved to its model when somebody does. */
 function NotKnown({ pick }: { pick: (part: { modelId: number; revisionId: number }) => void }) {
@@ -96,8 +178,13 @@ export function UnitField({
           onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
         />
       </Box>
-      {modelId === undefined && <NotKnown pick={change} />}
-      {revisions.length > 0 && (
+      {modelId === undefined && (
+        <>
+          <NewModel pick={change} />
+          <NotKnown pick={change} />
+        </>
+      )}
+      {revisions.length > 1 && (
         <Choice
           mt="6px"
           label="Revision"
@@ -112,7 +199,6 @@ export function UnitField({
         />
       )}
       <Looks revisions={revisions} picked={revisionId} />
-      {models.length === 0 && <Box color="muted">No models yet: make one under Models first.</Box>}
       {revisionProblem && (
         <Box color="hazard" role="alert">
           Pick the model and its revision.

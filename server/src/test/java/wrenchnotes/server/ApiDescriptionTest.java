@@ -17,9 +17,11 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -34,6 +36,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.bench.Account;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.core.unit.Spoken;
@@ -119,7 +122,8 @@ class ApiDescriptionTest {
                         "x-rules",
                         Map.of(
                                 "threadless", those(Head.values(), Head::threadless),
-                                "owed", those(Account.values(), Account::owed)));
+                                "owed", those(Account.values(), Account::owed),
+                                "excludes", excluded()));
                 api.getComponents().getSchemas().forEach(Description::sayWhatIsAlwaysThere);
             };
         }
@@ -152,6 +156,14 @@ class ApiDescriptionTest {
                 }
             }
             return words;
+        }
+
+        private static Map<ArrivalMark, Set<ArrivalMark>> excluded() {
+            Map<ArrivalMark, Set<ArrivalMark>> excluded = new EnumMap<>(ArrivalMark.class);
+            for (ArrivalMark mark : ArrivalMark.values()) {
+                excluded.put(mark, mark.excludes());
+            }
+            return excluded;
         }
 
         private static <T> List<T> those(T[] all, Predicate<T> rule) {

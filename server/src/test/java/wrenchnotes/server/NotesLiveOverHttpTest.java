@@ -145,6 +145,22 @@ class NotesLiveOverHttpTest {
                         .toString())
                 .contains("\"count\":6", "\"head\":\"CROSS\"", "\"lengthMm\":7", "\"diameterMm\":2.6")
                 .doesNotContain("finish");
+        // What was entered by mistake and taken back leaves no ghost in the notes.
+        client.bench(job, "notes/newer", Map.of("steps", Map.of(), "things", Map.of()));
+        client.bench(job, "came-off", SmallShop.cameOff("Wrong cover", 2, "aerial"));
+        Client.Answer wrong = client.bench(job, "back", "");
+        assertThat(wrong.status()).as(wrong.body().toString()).isEqualTo(200);
+        JsonNode back = wrong.body();
+        assertThat(back.get("way").get("steps").toString()).doesNotContain("Wrong cover");
+        String written = "/api/revisions/" + revision + "/teardown";
+        JsonNode notes = client.get(written).body();
+        assertThat(notes.get("steps")).hasSize(1);
+        assertThat(thing(back, id).get("accounts").get("TRAY").asInt()).isEqualTo(6);
+        client.put(
+                written,
+                notes.get("number").asLong(),
+                body("steps", notes.get("steps"), "overview", body("before", "lid up"), "why", "better"));
+
         // The step after it is written into the newer notes once the job goes by them.
         assertThat(client.bench(job, "came-off", SmallShop.cameOff("Board", 2, ""))
                         .detail())

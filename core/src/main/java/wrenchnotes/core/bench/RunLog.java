@@ -47,12 +47,15 @@ public record RunLog(
         this(runs, steps, moves, power, acknowledged, Map.of());
     }
 
-    /** The same work in the words of the notes that the job went on by: what was entered up to then is called as they call it. */
+    /**
+     * The same work in the words of the notes that the job went on by: what was entered up to then is called as they call it. An entry of that very press is so
+     * already, if it was made for the newer notes: those have none of the older names.
+     */
     public RunLog renamed(NotesTaken taken) {
         return new RunLog(
                 runs.stream().map(run -> run.renamed(taken)).toList(),
                 steps.stream()
-                        .map(entry -> entry.moment().isBefore(taken.moment())
+                        .map(entry -> !entry.moment().isAfter(taken.moment())
                                 ? new StepEntry(
                                         entry.id(),
                                         taken.step(entry.step()),
@@ -63,15 +66,15 @@ public record RunLog(
                         .filter(entry -> !entry.step().isEmpty())
                         .toList(),
                 moves.stream()
-                        .filter(entry -> !entry.moment().isBefore(taken.moment())
+                        .filter(entry -> entry.moment().isAfter(taken.moment())
                                 || !taken.thing(entry.move().thing()).isEmpty())
-                        .map(entry -> entry.moment().isBefore(taken.moment())
+                        .map(entry -> !entry.moment().isAfter(taken.moment())
                                 ? entry.of(taken.thing(entry.move().thing()))
                                 : entry)
                         .toList(),
                 power,
                 acknowledged.stream()
-                        .map(one -> one.moment().isBefore(taken.moment())
+                        .map(one -> !one.moment().isAfter(taken.moment())
                                 ? new Acknowledgement(taken.step(one.step()), one.moment())
                                 : one)
                         .filter(one -> !one.step().isEmpty())

@@ -1,8 +1,11 @@
 package wrenchnotes.core.checkin;
 
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Spoken;
 
 /** What can be seen of a unit's state when it comes in. */
@@ -31,6 +34,25 @@ public enum ArrivalMark implements Spoken {
                 Optional.of("Liquid: no power before it is dry. Unplug, cells out if they are whole, gloves on.");
             default -> Optional.empty();
         };
+    }
+
+    /** What cannot be so as well: what is sealed as it was made is neither broken open nor opened before. */
+    public Set<ArrivalMark> excludes() {
+        return switch (this) {
+            case SEAL_WHOLE -> EnumSet.of(SEAL_BROKEN, EARLIER_ATTEMPT);
+            case SEAL_BROKEN, EARLIER_ATTEMPT -> EnumSet.of(SEAL_WHOLE);
+            default -> EnumSet.noneOf(ArrivalMark.class);
+        };
+    }
+
+    /** @throws Invalid if two of the marks cannot both be so */
+    public static void mustAgree(Collection<ArrivalMark> marks) {
+        for (ArrivalMark mark : marks) {
+            mark.excludes().stream().filter(marks::contains).findFirst().ifPresent(other -> {
+                throw new Invalid(
+                        "marks", "It cannot be both " + mark.words() + " and " + other.words() + ": keep one");
+            });
+        }
     }
 
     /** Whether nobody may begin before a lead has said what was done with it. */

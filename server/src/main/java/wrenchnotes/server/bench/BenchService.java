@@ -11,6 +11,7 @@ import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.PutBack;
 import wrenchnotes.core.bench.Replaced;
 import wrenchnotes.core.bench.Run;
+import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.bench.TakenOff;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
@@ -35,6 +36,7 @@ public class BenchService {
     private final PartsOfJob parts;
     private final ProposalService proposals;
     private final KnownHere knownHere;
+    private final DraftService draft;
     private final EntryService entries;
     private final Rights rights;
 
@@ -45,6 +47,7 @@ public class BenchService {
             PartsOfJob parts,
             ProposalService proposals,
             KnownHere knownHere,
+            DraftService draft,
             EntryService entries,
             Rights rights) {
         this.benches = benches;
@@ -53,6 +56,7 @@ public class BenchService {
         this.parts = parts;
         this.proposals = proposals;
         this.knownHere = knownHere;
+        this.draft = draft;
         this.entries = entries;
         this.rights = rights;
     }
@@ -166,7 +170,10 @@ public class BenchService {
 
     /** Takes back the last step, in or out, or a move by hand after it, by opposite entries. */
     public BenchState stepBack(By by, long job, Seen seen) {
-        return benches.changeable(by, job, seen).make(new Press.StepBack());
+        BenchPress press = benches.changeable(by, job, seen);
+        Optional<StepEntry> last = press.now().run().lastStep();
+        press.make(new Press.StepBack());
+        return draft.tookBack(press, last);
     }
 
     /**

@@ -4,9 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Direction;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.teardown.Connector;
@@ -40,12 +42,14 @@ class DraftService {
     private final RunStore runs;
     private final NotesStore notes;
     private final ModelService models;
+    private final NewerNotes newer;
 
-    DraftService(Benches benches, RunStore runs, NotesStore notes, ModelService models) {
+    DraftService(Benches benches, RunStore runs, NotesStore notes, ModelService models, NewerNotes newer) {
         this.benches = benches;
         this.runs = runs;
         this.notes = notes;
         this.models = models;
+        this.newer = newer;
     }
 
     /** Some fasteners, as far as they were looked at and counted. */
@@ -80,13 +84,43 @@ class DraftService {
                 state.job().revisionId(),
                 new Seen(newest.number()),
                 newest.teardown().withSteps(steps),
-                "as it came off, " + state.job().tag());
+                asItCameOff(state));
         if (!state.opened()) {
             // Saving made every sight of a bench without notes of its own an older one, this one too.
             press.is(press.now().pressed(press.by()));
         }
         benches.goBy(press, saved);
         return press.make(Press.StepIn.asTheNotesSay(step.id()));
+    }
+
+    /** A step that came of taking something off, and was taken back at once, leaves no ghost in the notes. */
+    BenchState tookBack(BenchPress press, Optional<StepEntry> undone) {
+        BenchState state = press.now();
+        NotesStore.Version notesNow = notes.newest(state.job().revisionId());
+        List<Step> steps = new ArrayList<>(notesNow.teardown().steps());
+        boolean ghost = notesNow.id() == state.notes().id()
+                && notesNow.why().equals(asItCameOff(state))
+                && undone.filter(entry -> entry.direction() == Direction.IN
+                                && entry.step()
+                                        .equals(steps.get(steps.size() - 1).id())
+                                && !state.run().way().isOpen(entry.step()))
+                        .isPresent();
+        if (!ghost) {
+            return state;
+        }
+        steps.remove(steps.size() - 1);
+        NotesStore.Version without = models.saveNotes(
+                press.by(),
+                state.job().revisionId(),
+                new Seen(notesNow.number()),
+                notesNow.teardown().withSteps(steps),
+                "taken back, " + state.job().tag());
+        newer.goOn(press, without, Map.of(), Map.of());
+        return press.unsaid();
+    }
+
+    private static String asItCameOff(BenchState state) {
+        return "as it came off, " + state.job().tag();
     }
 
     /** Since the last step or the beginning of the run, whichever is later, pauses left out. */

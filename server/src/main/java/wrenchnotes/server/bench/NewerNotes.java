@@ -62,16 +62,22 @@ public class NewerNotes {
         if (!state.opened() || newest.id() == state.notes().id()) {
             throw Refused.because("The job goes by the newest notes already.");
         }
-        Teardown joined = joined(state, newest);
-        NotesChange.Taken change = new NotesChange(state.run(), joined).take(steps, things, press.by());
-        long id = taken.add(press.by(), job, state.notes().id(), newest.id(), change.taken());
-        benches.goBy(press, newest, change.next());
-        if (!change.entered().isEmpty()) {
-            benches.recorder().keep(press.by(), press.now(), change.entered());
-        }
+        long id = goOn(press, newest, steps, things);
         String words =
                 "On by notes " + newest.number() + ", after " + state.notes().number();
         return press.done("notes", id, words, Map.of("steps", steps, "things", things));
+    }
+
+    /** The job of a press goes on by newer notes, without telling. */
+    long goOn(BenchPress press, NotesStore.Version newer, Map<String, String> steps, Map<String, String> things) {
+        BenchState state = press.now();
+        NotesChange.Taken change = new NotesChange(state.run(), joined(state, newer)).take(steps, things, press.by());
+        long id = taken.add(press.by(), press.job(), state.notes().id(), newer.id(), change.taken());
+        benches.goBy(press, newer, change.next());
+        if (!change.entered().isEmpty()) {
+            benches.recorder().keep(press.by(), press.now(), change.entered());
+        }
+        return id;
     }
 
     private Teardown joined(BenchState state, NotesStore.Version version) {

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalDiff;
+import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.teardown.Thing;
@@ -75,6 +76,7 @@ public class CheckInService {
         Optional<Long> owner = owner(coming);
         mustBeOfALot(coming);
         mustBeKept(coming.arrival());
+        ArrivalMark.mustAgree(coming.arrival().marks());
         Arrival arrival = coming.arrival();
         List<ArrivalStore.MissingThing> missing = missing(revision.id(), arrival);
         long job = store.addJob(by, unit.id(), owner, coming.due().map(shop.now()::endOf), coming);
@@ -188,6 +190,7 @@ public class CheckInService {
         seen.mustBe(before.version(), before.tag(), () -> before);
         mustBeFree(correction.slot(), id);
         mustBeKept(correction.arrival());
+        ArrivalMark.mustAgree(correction.arrival().marks());
         ModelStore.Revision revision = revision(correction.revisionId());
         if (revision.id() != before.revisionId() && store.hasEntries(id)) {
             throw Refused.because("It is opened with the notes of revision "

@@ -126,6 +126,18 @@ public class ModelApi {
         return pen.once(said, by -> service.notKnown(by, said.kind()), ModelStore.Revision::id, models::revision);
     }
 
+    /** A model that the shop has not had, made while a unit of it is taken in: which revision it is nobody asks before there is a second. */
+    @PostMapping("/models/at-the-counter")
+    @ResponseStatus(HttpStatus.CREATED)
+    @May(Act.CHECK_IN)
+    ModelStore.Revision atTheCounter(@Valid @RequestBody ModelSaid said, Pen pen) {
+        return pen.once(
+                said,
+                by -> service.atTheCounter(by, said.maker().strip(), said.name().strip(), said.kind()),
+                ModelStore.Revision::id,
+                models::revision);
+    }
+
     @PutMapping("/models/{model}")
     ModelStore.Model changeModel(@PathVariable long model, Seen seen, @Valid @RequestBody ModelSaid said, Pen pen) {
         return pen.once(

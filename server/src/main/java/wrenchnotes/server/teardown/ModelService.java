@@ -61,6 +61,12 @@ public class ModelService {
                 .orElseGet(() -> addRevision(by, model.id(), "?", "", Optional.empty(), Optional.empty()));
     }
 
+    /** A model with its first revision. */
+    ModelStore.Revision atTheCounter(By by, String maker, String name, Kind kind) {
+        ModelStore.Model model = addModel(by, maker, name, kind);
+        return addRevision(by, model.id(), "A", "", Optional.empty(), Optional.empty());
+    }
+
     ModelStore.Model changeModel(By by, long id, Seen seen, String maker, String name, Kind kind) {
         ModelStore.Model before = models.model(id);
         seen.mustBe(before.version(), before.title(), () -> before);

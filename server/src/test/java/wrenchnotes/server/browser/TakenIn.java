@@ -49,32 +49,6 @@ final class TakenIn {
         return taken.body().get("jobId").asLong();
     }
 
-    /** One of a model that has no notes. */
-    static long unseen(Client lead, String model) {
-        long made = lead.post("/api/models", Map.of("maker", "Cormorant Works", "name", model, "kind", "PLAYER"))
-                .id();
-        long revision = lead.post("/api/models/" + made + "/revisions", Map.of("name", "A", "tellApart", ""))
-                .id();
-        return lead.post(
-                        "/api/jobs",
-                        body(
-                                "serial",
-                                "",
-                                "revisionId",
-                                revision,
-                                "ownership",
-                                "CUSTOMER",
-                                "ownerName",
-                                "Harbour choir",
-                                "ownerContact",
-                                "",
-                                "arrival",
-                                body("complaint", "hums", "symptoms", List.of(), "marks", List.of())))
-                .body()
-                .get("jobId")
-                .asLong();
-    }
-
     /** A step that takes off one loose piece. */
     static Map<String, Object> step(String id, String title, List<String> needs) {
         return body(

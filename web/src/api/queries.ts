@@ -13,6 +13,7 @@ export const answers = {
   evidence: key('evidence'),
   experience: key('experience'),
   find: key('find'),
+  firstHour: key('first hour'),
   gauge: key('gauge'),
   holds: key('holds'),
   job: key('job'),

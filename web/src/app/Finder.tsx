@@ -156,7 +156,7 @@ export function Finder({ dark }: { dark: boolean }) {
             boxShadow="none"
           >
             {query.data?.meant && (
-              <Box p="8px 10px" fontSize="sm" color="muted" role="note">
+              <Box p="8px 10px" fontSize="sm" color="muted">
                 Nothing begins like that. This is for <b>{query.data.meant}</b>.
               </Box>
             )}

@@ -79,7 +79,7 @@ function NewModel({ pick }: { pick: (part: { modelId: number; revisionId: number
       />
       <Box display="flex" gap="8px">
         <Act
-          disabled={make.isPending || said.name.trim() === ''}
+          disabled={make.isPending || said.maker.trim() === '' || said.name.trim() === ''}
           onClick={() => make.mutate({ ...said, maker: said.maker.trim(), name: said.name.trim() })}
         >
           Add the model

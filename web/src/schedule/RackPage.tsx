@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
@@ -12,6 +12,7 @@ import { Act } from '../parts/Buttons';
 import { Empty, Loaded } from '../parts/States';
 import { TableBar } from '../parts/TableBar';
 import { Tag } from '../parts/Tag';
+import { FirstHour } from './FirstHour';
 
 type Row = Schemas['RackRow'];
 
@@ -66,11 +67,20 @@ function RackOf({ rack }: { rack: Schemas['Rack'] }) {
         overflowY="auto"
         maxH={{ lg: 'calc(100vh - 48px)' }}
       >
+        <FirstHour />
         <Heading
           title="Pick up next"
           aside={`${rack.next.length} can be worked on · ${rack.waiting.length} wait · ${rack.ready.length} to hand over`}
         />
-        {rack.next.length === 0 && <Empty>Nothing to work on. Check a unit in, and it turns up here.</Empty>}
+        {rack.next.length === 0 && (
+          <Empty>
+            Nothing to work on.{' '}
+            <Link to="/checkin" style={{ textDecoration: 'underline' }}>
+              Check a unit in
+            </Link>
+            , and it turns up here.
+          </Empty>
+        )}
         {rack.next.slice(0, MOST_NEXT).map((row, n) => (
           <NextRow key={row.jobId} row={row} n={n} go={go} />
         ))}

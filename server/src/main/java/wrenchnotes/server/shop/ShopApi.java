@@ -4,7 +4,9 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +16,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.shop.FirstThing;
 import wrenchnotes.core.shop.ShopSettings;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
@@ -55,6 +58,22 @@ class ShopApi {
             ShopStore.Versioned now = store.settings();
             return new ShopView(now.said(), now.version(), store.hasSums(), store.slots());
         });
+    }
+
+    public record FirstThingView(FirstThing thing, String words, boolean done) {}
+
+    /** What a new shop has to do in its first hour; empty once all of it was done. */
+    public record FirstHour(List<FirstThingView> things) {}
+
+    @GetMapping("/first-hour")
+    FirstHour firstHour() {
+        Set<FirstThing> done = snapshot.read(store::begun);
+        return new FirstHour(
+                done.size() == FirstThing.values().length
+                        ? List.of()
+                        : Arrays.stream(FirstThing.values())
+                                .map(thing -> new FirstThingView(thing, thing.words(), done.contains(thing)))
+                                .toList());
     }
 
     @PutMapping

@@ -3,9 +3,12 @@ package wrenchnotes.server.shop;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
@@ -13,6 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 import wrenchnotes.core.check.ElectricalLimits;
 import wrenchnotes.core.shop.DateOrder;
 import wrenchnotes.core.shop.DecimalMark;
+import wrenchnotes.core.shop.FirstThing;
 import wrenchnotes.core.shop.OpeningHours;
 import wrenchnotes.core.shop.ShopSettings;
 import wrenchnotes.core.shop.TagSize;
@@ -31,6 +35,25 @@ class ShopStore {
     ShopStore(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
         this.json = json;
+    }
+
+    /** What was done of the first hour's things. */
+    Set<FirstThing> begun() {
+        return jdbc.sql("""
+                        SELECT (SELECT version > 1 OR name <> 'Our shop' FROM shop) AS shop, (SELECT COUNT(*) FROM person) > 1 AS people,
+                               EXISTS (SELECT 1 FROM part) AS parts, EXISTS (SELECT 1 FROM job) AS unit,
+                               EXISTS (SELECT 1 FROM step_entry) AS bench
+                        """)
+                .query((row, n) -> {
+                    Set<FirstThing> done = EnumSet.noneOf(FirstThing.class);
+                    for (FirstThing thing : FirstThing.values()) {
+                        if (row.getBoolean(thing.name().toLowerCase(Locale.ROOT))) {
+                            done.add(thing);
+                        }
+                    }
+                    return done;
+                })
+                .single();
     }
 
     record Versioned(ShopSettings said, long version) {}

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -219,7 +220,7 @@ class ShopFloorIT {
         page.getByRole(AriaRole.OPTION).first().waitFor();
         page.keyboard().press("Enter");
         window.says("The story so far");
-        assertThat(page.url()).matches(".*/jobs/\\d+");
+        page.waitForURL(Pattern.compile(".*/jobs/\\d+$"));
     }
 
     /** Goes to a unit that lies open with steps left to do; gives its job. */

@@ -1,0 +1,89 @@
+package wrenchnotes.server.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wrenchnotes.server.PackagedShop;
+
+/** The first hour of an empty shop, by somebody who has read nothing: five things, each one click away. */
+class FirstHourIT {
+
+    @TempDir
+    Path data;
+
+    private PackagedShop shop;
+    private Window window;
+
+    @AfterEach
+    void close() {
+        org.assertj.core.api.Assertions.assertThat(window.complaints()).isEmpty();
+        window.close();
+        shop.close();
+    }
+
+    private void next(String words) {
+        window.goTo("Rack");
+        assertThat(window.page().getByLabel("The first hour").getByRole(AriaRole.LINK))
+                .hasCount(5);
+        window.page().getByText(words).click();
+    }
+
+    @Test
+    void whoeverFollowsTheFiveThingsHasAUnitOnTheBench() throws Exception {
+        shop = PackagedShop.start(data);
+        window = Window.on(shop.url());
+        Page page = window.page();
+        page.navigate("/");
+        window.exact("Name").fill("maud");
+        page.getByLabel("Password").fill("first hour of all");
+        page.keyboard().press("Enter");
+        window.says("The first hour");
+        window.assertAccessible();
+
+        next("Say what the shop is called");
+        window.exact("As it stands on papers").fill("Lantern Yard");
+        window.click("Save it");
+        page.waitForCondition(() -> page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Save it"))
+                .isDisabled());
+
+        next("Say who works here");
+        window.exact("Name").fill("rowan");
+        page.getByLabel("First password").fill("quay and lantern");
+        window.click("Add");
+        window.says("rowan");
+
+        next("Put the parts you use most in a drawer");
+        window.exact("Drawer").fill("1");
+        window.exact("Name").fill("belt 32 × 0.8");
+        window.click("Put it in the drawer");
+        window.says("belt 32 × 0.8");
+
+        next("Take the first unit in");
+        page.getByLabel("In their words").fill("hums");
+        page.getByLabel("Name, phone, mail").fill("Tern rowing club");
+        window.click("a model we have not had");
+        page.getByLabel("Maker").fill("Cormorant Works");
+        page.getByLabel("What the model is called").fill("Fulmar 5");
+        window.click("Add the model");
+        assertThat(page.getByLabel("A model we have not had")).hasCount(0);
+        window.click("Take it in");
+        page.waitForURL("**/jobs/*");
+
+        next("Open it on the bench");
+        window.says("WN-0001");
+        window.click("Start");
+        window.click("It is off and unplugged: begin");
+        page.getByLabel("What came off").fill("Back cover");
+        window.click("not counted");
+        window.click("Off to tray, and into the notes");
+        window.says("how many?");
+        window.goTo("Rack");
+        window.says("Pick up next");
+        assertThat(page.getByText("The first hour")).hasCount(0);
+    }
+}

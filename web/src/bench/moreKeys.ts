@@ -25,6 +25,10 @@ export function moreKeys({
   other: Way;
   setForm: (form: Form) => void;
 } & Pick<Props, 'bench' | 'way' | 'step' | 'others' | 'turn' | 'choose' | 'press' | 'busy'>): MoreKey[] {
+  const open = bench.way.steps.some(
+    (one) =>
+      one.open && one.things.some((thing) => thing.notKnown.length > 0 && (thing.accounts.TRAY ?? 0) > 0),
+  );
   const opened = bench.stand.lastIn !== undefined && !bench.stand.closed;
   const all: (MoreKey | false | undefined)[] = [
     step && {
@@ -66,7 +70,8 @@ export function moreKeys({
       off: false,
       small: true,
     },
-    opened && {
+    // On the way in what is otherwise is said with the step; what nobody has counted or measured is asked for while it lies there.
+    (open || (opened && way === 'OUT')) && {
       key: 'M',
       words: 'count, measure',
       act: () => setForm('known'),

@@ -38,6 +38,30 @@ class ExchangeTest {
         }
     }
 
+    /** What is not known is left out of the file, and is not known in the shop that takes it in either. */
+    @Test
+    void whatIsNotKnownStaysSo() {
+        String known = client.text("/api/revisions/1/export.json").replaceFirst("\"Q2\"", "\"Q8\"");
+        String open = known.replaceAll("\"(head|thread|finish)\" : \"[A-Z_]+\",\\s*", "")
+                .replaceAll("\"(diameterMm|lengthMm)\" : [\\d.]+,\\s*", "")
+                .replaceAll("\"count\" : \\d+,\\s*", "");
+        assertThat(open).isNotEqualTo(known);
+        Client.Answer taken = client.post("/api/import/teardown", open);
+        assertThat(taken.status()).as(taken.body().toString()).isEqualTo(201);
+        long revision = taken.body().get("revisionId").asLong();
+        JsonNode group = client.get("/api/revisions/" + revision + "/teardown")
+                .body()
+                .get("steps")
+                .valueStream()
+                .flatMap(step -> step.get("fasteners").valueStream())
+                .findFirst()
+                .orElseThrow();
+        assertThat(group.has("head") || group.has("count") || group.has("lengthMm"))
+                .isFalse();
+        assertThat(JsonMapper.shared().readTree(client.text("/api/revisions/" + revision + "/export.json")))
+                .isEqualTo(JsonMapper.shared().readTree(open));
+    }
+
     @Test
     void aWrongFileIsRefusedAsAWholeWithLineAndReason() {
         JdbcClient jdbc = SHOP.bean(JdbcClient.class);

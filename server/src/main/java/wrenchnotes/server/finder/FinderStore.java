@@ -43,8 +43,9 @@ public class FinderStore {
 
     private static final String UNIT = """
             SELECT job.id, model.maker || ' ' || model.name || ' ' || %s AS title,
-                   trim(COALESCE(owner.name, '') || ' · ' || iif(complaint = '', unit.serial, complaint) || ' · ' || condition_words || ' · '
-                       || COALESCE((SELECT group_concat(name, ', ') FROM belonging WHERE job_id = job.id), ''), ' ·') AS words,
+                   trim(iif(unit.serial = '', '', unit.serial || ' · ') || iif(owner.id IS NULL, '', owner.name || ' · ')
+                            || iif(complaint = '', '', complaint || ' · ') || iif(condition_words = '', '', condition_words || ' · ')
+                            || COALESCE((SELECT group_concat(name, ', ') FROM belonging WHERE job_id = job.id), ''), ' ·') AS words,
                    unit.tag, job.id AS job_id, checked_in_at AS at, handed_over_at IS NULL AS here
             """.formatted(Sql.REVISION_SHOWN);
 

@@ -181,9 +181,11 @@ function CountMissing({
       {things.map((thing) => (
         <Counter
           key={thing.id}
-          label={`${thing.label}, of ${inAccount(thing, 'FITTED')}`}
+          label={
+            thing.counted ? `${thing.label}, of ${inAccount(thing, 'FITTED')}` : `${thing.label}, not counted`
+          }
           value={missing.find((one) => one.thing === thing.id)?.count ?? 0}
-          most={inAccount(thing, 'FITTED')}
+          most={thing.counted ? inAccount(thing, 'FITTED') : 99}
           set={(count) =>
             set([...missing.filter((one) => one.thing !== thing.id), { thing: thing.id, count }])
           }

@@ -35,21 +35,62 @@ export function ArrivalFields({
         <StateFields said={said} say={say} steps={steps} />
       </Row>
       <Row name="Came with">
-        <Belongings names={said.belongings} set={(belongings) => say({ ...said, belongings })} />
+        <Named
+          name="Came with"
+          usual={WITH}
+          other="Something else that came with it"
+          example="disc inside, two scratches: Enter"
+          names={said.belongings}
+          set={(belongings) =>
+            say({
+              ...said,
+              belongings,
+              without: (said.without ?? []).filter((name) => !belongings.includes(name)),
+            })
+          }
+        />
+      </Row>
+      <Row name="Came without">
+        <Named
+          name="Came without"
+          usual={WITHOUT}
+          other="Something else that it came without"
+          example="drive cover: Enter"
+          names={said.without ?? []}
+          set={(without) =>
+            say({ ...said, without, belongings: said.belongings.filter((name) => !without.includes(name)) })
+          }
+        />
       </Row>
     </>
   );
 }
 
-const USUAL = ['mains lead', 'remote', 'carton'];
+const WITH = ['mains lead', 'remote', 'carton'];
+const WITHOUT = ['mains lead', 'remote', 'battery cover', 'a foot'];
 
-function Belongings({ names, set }: { names: string[]; set: (names: string[]) => void }) {
+/** Things by their names: the usual ones to be picked, others to be typed. */
+function Named({
+  name: about,
+  usual,
+  other,
+  example,
+  names,
+  set,
+}: {
+  name: string;
+  usual: string[];
+  other: string;
+  example: string;
+  names: string[];
+  set: (names: string[]) => void;
+}) {
   const [own, setOwn] = useState('');
-  const all = [...USUAL, ...names.filter((name) => !USUAL.includes(name))];
+  const all = [...usual, ...names.filter((name) => !usual.includes(name))];
   const turn = (name: string) =>
     set(names.includes(name) ? names.filter((one) => one !== name) : [...names, name]);
   return (
-    <Box display="flex" flexWrap="wrap" gap="4px">
+    <Box display="flex" flexWrap="wrap" gap="4px" role="group" aria-label={about}>
       {all.map((name) => (
         <Chip
           key={name}
@@ -64,8 +105,8 @@ function Belongings({ names, set }: { names: string[]; set: (names: string[]) =>
         </Chip>
       ))}
       <chakra.input
-        aria-label="Something else that came with it"
-        placeholder="disc inside, two scratches: Enter"
+        aria-label={other}
+        placeholder={example}
         value={own}
         flex="1"
         minW="170px"

@@ -10,6 +10,7 @@ export const NOTHING_SAID: Arrival = {
   condition: '',
   missing: [],
   belongings: [],
+  without: [],
   photos: [],
   places: {},
 };

@@ -165,8 +165,15 @@ function CheckLine({ row, change }: { row: Schemas['CheckRow']; change: Change }
   );
 }
 
-function belongingWords({ name, back, why }: Schemas['Belonging']): string {
-  if (back === undefined) {
+function named(sheet: Schemas['JobSheet'], absent: boolean): string {
+  return sheet.belongings
+    .filter((one) => one.absent === absent)
+    .map(belongingWords)
+    .join(', ');
+}
+
+function belongingWords({ name, back, why, absent }: Schemas['Belonging']): string {
+  if (back === undefined || (absent && !back)) {
     return name;
   }
   return back ? `${name} (went back)` : `${name} (did not go back: ${why})`;
@@ -189,7 +196,8 @@ function AtTheCounter({ sheet, change }: { sheet: Schemas['JobSheet']; change: C
         .join(', '),
     ],
     ['Missing', sheet.missing.map((one) => `${one.count} × ${one.label}`).join(', ')],
-    ['Came with', sheet.belongings.map(belongingWords).join(', ')],
+    ['Came with', named(sheet, false)],
+    ['Came without', named(sheet, true)],
     ['Serial', job.unit.serial],
   ];
   return (

@@ -5,6 +5,8 @@ import { ChoiceIn, TextIn } from '../form/fields';
 import { useSending } from '../form/useSending';
 
 const WORDS = { back: 'goes back', not: 'does not' };
+/** Of what it came without. */
+const ABSENT = { not: 'it came without', back: 'it turned up, and goes back' };
 
 type Said = { things: { name: string; goes: '' | keyof typeof WORDS; why: string }[] };
 
@@ -12,7 +14,13 @@ type Said = { things: { name: string; goes: '' | keyof typeof WORDS; why: string
 export function HandoverForm({ sheet, done }: { sheet: Schemas['JobSheet']; done: () => void }) {
   const job = sheet.job.id;
   const form = useSending({
-    blank: { things: sheet.belongings.map(({ name }) => ({ name, goes: '', why: '' })) } as Said,
+    blank: {
+      things: sheet.belongings.map(({ name, absent }) => ({
+        name,
+        goes: '',
+        why: absent ? 'it came without' : '',
+      })),
+    } as Said,
     // What came with it may be put right meanwhile: then each thing is asked for anew.
     kept: `handover ${job} ${sheet.job.version}`,
     send: ({ things }) =>
@@ -25,6 +33,7 @@ export function HandoverForm({ sheet, done }: { sheet: Schemas['JobSheet']; done
     done,
     leave: done,
   });
+  const absent = (name: string) => sheet.belongings.some((one) => one.name === name && one.absent);
   const { things } = form.value;
   const open = things.filter(({ goes }) => goes === '').length;
   return (
@@ -34,9 +43,11 @@ export function HandoverForm({ sheet, done }: { sheet: Schemas['JobSheet']; done
         <Box key={name} role="group" aria-label={name} py="4px" borderTop="1px solid" borderColor="line">
           <Box display="flex" gap="8px" alignItems="center" justifyContent="space-between">
             <b>{name}</b>
-            <ChoiceIn of={form} at={`things.${n}.goes`} label={name} words={WORDS} />
+            <ChoiceIn of={form} at={`things.${n}.goes`} label={name} words={absent(name) ? ABSENT : WORDS} />
           </Box>
-          {goes === 'not' && <TextIn of={form} at={`things.${n}.why`} label="Why not" compact autoFocus />}
+          {goes === 'not' && !absent(name) && (
+            <TextIn of={form} at={`things.${n}.why`} label="Why not" compact autoFocus />
+          )}
         </Box>
       ))}
       <Box mt="8px">

@@ -118,6 +118,34 @@ class ConversationOverHttpTest {
                 .contains("with not remote (owner wants it gone), disc inside, two scratches");
     }
 
+    /** What it came without is asked for like what came with it, so that nobody is said to have lost it. */
+    @Test
+    void whatAUnitCameWithoutIsAskedForAtHandover() {
+        Map<String, Object> coming = shop.coming();
+        coming.put("arrival", body("belongings", List.of("remote"), "without", List.of("remote")));
+        assertThat(client.post("/api/jobs", coming).field()).isEqualTo("arrival.without");
+        coming.put("arrival", body("belongings", List.of(), "without", List.of("battery cover", "remote")));
+        long job = SmallShop.taken(client.post("/api/jobs", coming));
+        client.post("/api/jobs/" + job + "/outcome", Map.of("outcome", "NOT_WORTH_IT", "remark", ""));
+        assertThat(client.post("/api/jobs/" + job + "/handover", "").body().get("reasons").values().stream()
+                        .map(JsonNode::asString))
+                .containsExactly(
+                        "It came without: battery cover. Is that still so?",
+                        "It came without: remote. Is that still so?");
+        assertThat(client.post(
+                                "/api/jobs/" + job + "/handover",
+                                body(
+                                        "belongings",
+                                        List.of(
+                                                body("name", "battery cover", "back", false, "why", "it came without"),
+                                                body("name", "remote", "back", true, "why", ""))))
+                        .status())
+                .isEqualTo(200);
+        JsonNode sheet = shop.sheet(job).body();
+        assertThat(sheet.get("belongings").get(0).get("absent").asBoolean()).isTrue();
+        assertThat(sheet.get("belongings").get(1).get("back").asBoolean()).isTrue();
+    }
+
     private static Map<String, Object> handing(boolean remote, String why) {
         return body(
                 "belongings",

@@ -134,6 +134,7 @@ class CounterOverHttpTest {
                                         Map.of("name", "no sound", "present", false)),
                         "marks", List.of("SEAL_BROKEN"),
                         "belongings", List.of("mains lead", "remote"),
+                        "without", List.of("a foot"),
                         "missing", List.of(Map.of("thing", "case", "count", 1))));
         assertThat(client.put("/api/jobs/" + job + "/arrival", version, correction)
                         .status())
@@ -142,12 +143,13 @@ class CounterOverHttpTest {
         assertThat(sheet.get("missing").get(0).get("count").asInt()).isEqualTo(1);
         assertThat(sheet.get("belongings").values().stream()
                         .map(thing -> thing.get("name").asString()))
-                .containsExactly("mains lead", "remote");
+                .containsExactly("mains lead", "remote", "a foot");
         assertThat(sheet.get("story").get(0).get("words").asString())
                 .contains(
                         "Complaint: hums → hums and crackles",
                         "Symptom added: no sound (asked, not so)",
                         "Mark added: seal broken",
+                        "Came without added: a foot",
                         "Missing: 2 × case → 1 × case",
                         "Came with it added: remote");
         // Before and after lie in the journal as data, not only as words.

@@ -134,7 +134,7 @@ class NotesLiveOverHttpTest {
 
         String id = screws.get("id").asString();
         client.bench(job, "known", body("thing", id, "lying", 6, "head", "CROSS", "lengthMm", 7));
-        client.bench(job, "known", body("thing", id, "diameterMm", 2.6, "thread", "MACHINE"));
+        client.bench(job, "known", body("thing", id, "lying", 6, "diameterMm", 2.6, "thread", "MACHINE"));
         JsonNode waiting =
                 client.get("/api/revisions/" + revision + "/proposals").body();
         assertThat(waiting).hasSize(1);

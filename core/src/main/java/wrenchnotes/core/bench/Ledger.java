@@ -245,7 +245,7 @@ public final class Ledger {
         return List.copyOf(allowed);
     }
 
-    /** Whether somebody can say so with a single press: what turns out to be more than the notes say is counted, {@link Counted}. */
+    /** Whether somebody can say so with a single press: what turns out to be more than the notes say is counted, {@link Press.Counted}. */
     static boolean byHand(Account from, Account to) {
         return from != Account.BEYOND_NOTES && (to != Account.BEYOND_NOTES || from == Account.MISSING_ON_ARRIVAL);
     }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import wrenchnotes.core.bench.NotesTaken.Opening;
 import wrenchnotes.core.teardown.Step;
@@ -30,7 +31,7 @@ public final class NotesChange {
     }
 
     /**
-     * What the newer notes do not have by its id, and what is open or off.
+     * What the newer notes do not have by its id, and what is open or not simply in its place.
      *
      * @param step whether it is a step; else it is a thing
      * @param words its title or label, with where it lies
@@ -77,15 +78,17 @@ public final class NotesChange {
     }
 
     private boolean isOff(String thing) {
-        return run.ledger().accounts(thing).keySet().stream().anyMatch(account -> !account.settled());
+        return run.ledger().accounts(thing).keySet().stream().anyMatch(account -> account != Account.FITTED);
     }
 
     private String where(Thing thing) {
+        Map<Account, Integer> held = run.ledger().accounts(thing.id());
         StringBuilder words = new StringBuilder(thing.label());
-        run.ledger()
-                .accounts(thing.id())
-                .forEach((account, count) ->
-                        words.append(", ").append(count).append(' ').append(account.words()));
+        for (Account account : Account.values()) {
+            if (held.containsKey(account)) {
+                words.append(", ").append(held.get(account)).append(' ').append(account.words());
+            }
+        }
         return words.toString();
     }
 
@@ -109,11 +112,12 @@ public final class NotesChange {
                 throw new Invalid(ask.id(), ask.words() + ": say what it is in the newer notes");
             }
         }
-        NotesTaken taken = new NotesTaken(
-                names(run.notes().steps().stream().map(Step::id), steps, now::has),
-                names(run.ledger().things().stream().map(Thing::id), things, byId(now)::containsKey),
-                opened(things),
-                by.moment());
+        NotesTaken taken = taken(steps, things, by);
+        List<String> open = run.way().open().stream().map(taken::step).toList();
+        if (Set.copyOf(open).size() < open.size()) {
+            throw new Invalid(
+                    "steps", "Two open steps cannot be one step of the newer notes: say another for one of them");
+        }
         Run mapped = Run.replayed(now, run.log().renamed(taken));
         List<Move> counted = new ArrayList<>();
         taken.opened().keySet().forEach(thing -> counted(mapped.ledger(), thing, counted));
@@ -122,6 +126,14 @@ public final class NotesChange {
         }
         Entered entry = new Moving(mapped, by).asTheNotesCount(counted);
         return new Taken(taken, Run.replayed(now, mapped.log().plus(entry)), List.of(entry));
+    }
+
+    private NotesTaken taken(Map<String, String> steps, Map<String, String> things, By by) {
+        return new NotesTaken(
+                names(run.notes().steps().stream().map(Step::id), steps, now::has),
+                names(run.ledger().things().stream().map(Thing::id), things, byId(now)::containsKey),
+                opened(things),
+                by.moment());
     }
 
     private static Map<String, String> names(

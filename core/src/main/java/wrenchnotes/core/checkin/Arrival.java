@@ -19,6 +19,7 @@ import wrenchnotes.core.unit.Invalid;
  * @param missing fasteners and pieces of the notes that were not there
  * @param belongings what came with it and goes back with it, discs inside and their scratches too
  * @param photos of its state
+ * @param without what came without it, and is asked for at handover like what came with it: "remote"; left out (null) means nothing is known to be absent
  * @param places where a mark is, in words: "dents" is "front left corner"
  */
 public record Arrival(
@@ -29,7 +30,8 @@ public record Arrival(
         List<Missing> missing,
         List<String> belongings,
         List<ArrivalPhoto> photos,
-        Map<ArrivalMark, String> places) {
+        Map<ArrivalMark, String> places,
+        List<String> without) {
 
     private static final int MOST_WORDS = 60;
     private static final int MOST_BELONGINGS = 40;
@@ -67,13 +69,30 @@ public record Arrival(
         symptoms = onceEach(symptoms == null ? List.of() : symptoms);
         marks = agreeing(marks == null ? Set.of() : marks);
         missing = missing == null ? List.of() : List.copyOf(missing);
-        belongings = listed(belongings == null ? List.of() : belongings);
+        belongings = listed("belongings", belongings == null ? List.of() : belongings);
+        without = listed("without", without == null ? List.of() : without);
         photos = photos == null ? List.of() : List.copyOf(photos);
         Checked.within("symptoms", symptoms.size(), 0, MOST_WORDS);
         Checked.within("missing", missing.size(), 0, MOST_WORDS);
-        Checked.within("belongings", belongings.size(), 0, MOST_BELONGINGS);
+        Checked.within("belongings", belongings.size() + without.size(), 0, MOST_BELONGINGS);
+        without.stream().filter(belongings::contains).findFirst().ifPresent(name -> {
+            throw new Invalid("without", "\"" + name + "\" cannot have come with it and be absent: keep one");
+        });
         Checked.within("photos", photos.size(), 0, MOST_PHOTOS);
         places = placed(places == null ? Map.of() : places, marks);
+    }
+
+    /** One of which nothing is known to be absent. */
+    public Arrival(
+            String complaint,
+            List<Symptom> symptoms,
+            Set<ArrivalMark> marks,
+            String condition,
+            List<Missing> missing,
+            List<String> belongings,
+            List<ArrivalPhoto> photos,
+            Map<ArrivalMark, String> places) {
+        this(complaint, symptoms, marks, condition, missing, belongings, photos, places, null);
     }
 
     private static Map<ArrivalMark, String> placed(Map<ArrivalMark, String> places, Set<ArrivalMark> marks) {
@@ -104,10 +123,10 @@ public record Arrival(
         return marks.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(marks));
     }
 
-    private static List<String> listed(List<String> belongings) {
+    private static List<String> listed(String field, List<String> belongings) {
         List<String> checked = new ArrayList<>();
         for (int at = 0; at < belongings.size(); at++) {
-            checked.add(Checked.text("belongings[" + at + "]", belongings.get(at), 120));
+            checked.add(Checked.text(field + "[" + at + "]", belongings.get(at), 120));
         }
         return List.copyOf(checked);
     }

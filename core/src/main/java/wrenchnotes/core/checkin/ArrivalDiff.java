@@ -45,6 +45,11 @@ public record ArrivalDiff(List<String> ours, List<String> owners) {
                 "Came with it",
                 same(was.arrival().belongings()),
                 same(is.arrival().belongings()));
+        listed(
+                ours,
+                "Came without",
+                same(was.arrival().without()),
+                same(is.arrival().without()));
         listed(ours, "Photo", photos(was.arrival()), photos(is.arrival()));
         List<String> owners = new ArrayList<>();
         differ(owners, "Complaint", was.arrival().complaint(), is.arrival().complaint());

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -22,13 +23,20 @@ public record GoesBack(String name, boolean back, String why) {
         }
     }
 
-    /** @return of what came with the unit, what nobody has answered for; a sentence each */
-    public static List<String> unanswered(List<String> belongings, List<GoesBack> answers) {
+    /**
+     * @param without what the unit came without
+     * @return of what came with the unit and what it came without, what nobody has answered for; a sentence each
+     */
+    public static List<String> unanswered(List<String> belongings, List<String> without, List<GoesBack> answers) {
         Map<String, GoesBack> answered =
                 answers.stream().collect(Collectors.toMap(GoesBack::name, Function.identity(), (one, other) -> one));
-        return belongings.stream()
-                .filter(name -> !answered.containsKey(name))
-                .map(name -> "Does it go back: " + name + "?")
+        return Stream.concat(
+                        belongings.stream()
+                                .filter(name -> !answered.containsKey(name))
+                                .map(name -> "Does it go back: " + name + "?"),
+                        without.stream()
+                                .filter(name -> !answered.containsKey(name))
+                                .map(name -> "It came without: " + name + ". Is that still so?"))
                 .toList();
     }
 }

@@ -3,6 +3,7 @@ package wrenchnotes.server.bench;
 import java.util.Collection;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Ledger;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.teardown.Assembled;
@@ -33,16 +34,30 @@ class KnownHere {
      * @param lying how many of it lie on the mat; empty if nobody counted now
      * @param measured what was seen and measured, if it is a fastener
      */
-    record Said(String thing, Optional<Integer> lying, Optional<FastenerGroup> measured) {}
+    record Said(String thing, Optional<Integer> lying, Optional<FastenerGroup> measured) {
+
+        boolean measures() {
+            return measured.filter(group -> group.notKnown().size() < FastenerGroup.Known.values().length)
+                    .isPresent();
+        }
+    }
 
     BenchState say(By by, long job, Seen sight, Said said) {
         BenchPress press = benches.changeable(by, job, sight);
-        Thing before = press.now().run().ledger().thing(said.thing());
-        String words = said.lying()
-                .map(lying -> press.keep(new Press.Counted(said.thing(), lying)).words())
+        Ledger ledger = press.now().run().ledger();
+        Thing before = ledger.thing(said.thing());
+        // As many as are known to lie there, said beside what was measured, is no count.
+        boolean asKnown = said.measures()
+                && ledger.isCounted(said.thing())
+                && said.lying()
+                        .filter(n -> n == ledger.count(said.thing(), Account.TRAY))
+                        .isPresent();
+        Optional<Integer> counted = said.lying().filter(n -> !asKnown);
+        String words = counted.map(lying ->
+                        press.keep(new Press.Counted(said.thing(), lying)).words())
                 .orElse("Measured: " + before.label());
         boolean proposed = propose(press, said.thing(), said.measured());
-        if (said.lying().isEmpty() && !proposed) {
+        if (counted.isEmpty() && !proposed) {
             throw new Invalid("thing", before.label() + ": the notes know that already. Say what was not known.");
         }
         return press.done("ledger", 0, words, said);

@@ -22,6 +22,7 @@ record ArrivalLine(
         String condition,
         List<Arrival.Missing> missing,
         List<String> belongings,
+        List<String> without,
         List<Arrival.ArrivalPhoto> photos) {
 
     static ArrivalLine of(Job job, Arrival said) {
@@ -37,6 +38,7 @@ record ArrivalLine(
                 said.condition(),
                 said.missing(),
                 said.belongings(),
+                said.without(),
                 said.photos());
     }
 }

@@ -245,11 +245,10 @@ public class CheckInService {
                 arrivals.marks(job.id()),
                 job.brought().condition(),
                 missing,
-                arrivals.belongings(job.id()).stream()
-                        .map(ArrivalStore.Belonging::name)
-                        .toList(),
+                arrivals.cameWith(job.id()),
                 arrivals.photos(job.id()),
-                arrivals.places(job.id()));
+                arrivals.places(job.id()),
+                arrivals.cameWithout(job.id()));
     }
 
     /** The tag the next new unit will get, unless somebody else is quicker. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
@@ -94,14 +95,37 @@ public class ArrivalStore {
                 .list();
     }
 
-    /** @param back whether it went back; empty until the unit is handed over */
-    public record Belonging(String name, Optional<Boolean> back, String why) {}
+    /**
+     * @param back whether it went back; empty until the unit is handed over
+     * @param absent whether the unit came without it: it is asked for at handover all the same
+     */
+    public record Belonging(String name, Optional<Boolean> back, String why, boolean absent) {}
+
+    /** What came with the unit. */
+    public List<String> cameWith(long job) {
+        return names(job, false);
+    }
+
+    /** What it came without. */
+    public List<String> cameWithout(long job) {
+        return names(job, true);
+    }
+
+    private List<String> names(long job, boolean absent) {
+        return belongings(job).stream()
+                .filter(one -> one.absent() == absent)
+                .map(Belonging::name)
+                .toList();
+    }
 
     public List<Belonging> belongings(long job) {
-        return jdbc.sql("SELECT name, back, why FROM belonging WHERE job_id = :job ORDER BY place")
+        return jdbc.sql("SELECT name, back, why, absent FROM belonging WHERE job_id = :job ORDER BY place")
                 .param("job", job)
                 .query((row, n) -> new Belonging(
-                        row.getString("name"), Sql.id(row, "back").map(back -> back == 1), row.getString("why")))
+                        row.getString("name"),
+                        Sql.id(row, "back").map(back -> back == 1),
+                        row.getString("why"),
+                        row.getBoolean("absent")))
                 .list();
     }
 
@@ -159,11 +183,14 @@ public class ArrivalStore {
                     .param("words", arrival.photos().get(place).words())
                     .update();
         }
-        for (int place = 0; place < arrival.belongings().size(); place++) {
-            jdbc.sql("INSERT INTO belonging (job_id, place, name) VALUES (:job, :place, :name)")
+        List<String> named = Stream.concat(arrival.belongings().stream(), arrival.without().stream())
+                .toList();
+        for (int place = 0; place < named.size(); place++) {
+            jdbc.sql("INSERT INTO belonging (job_id, place, name, absent) VALUES (:job, :place, :name, :absent)")
                     .param("job", job)
                     .param("place", place)
-                    .param("name", arrival.belongings().get(place))
+                    .param("name", named.get(place))
+                    .param("absent", place < arrival.belongings().size() ? 0 : 1)
                     .update();
         }
         missing.forEach(thing -> jdbc.sql("INSERT INTO arrival_missing VALUES (:job, :thing, :label, :count)")

@@ -68,14 +68,15 @@ public class OutcomeService {
         By by = job.entered(who);
         JobFacts known = facts.of(job);
         List<String> reasons = new ArrayList<>(known.inTheWayOfHandover(by.now()));
-        List<String> came = arrivals.belongings(id).stream()
-                .map(ArrivalStore.Belonging::name)
-                .toList();
-        reasons.addAll(GoesBack.unanswered(came, belongings));
+        List<String> came = arrivals.cameWith(id);
+        List<String> without = arrivals.cameWithout(id);
+        reasons.addAll(GoesBack.unanswered(came, without, belongings));
         if (!reasons.isEmpty()) {
             throw Refused.because(reasons);
         }
-        belongings.stream().filter(thing -> came.contains(thing.name())).forEach(thing -> arrivals.goesBack(id, thing));
+        belongings.stream()
+                .filter(thing -> came.contains(thing.name()) || without.contains(thing.name()))
+                .forEach(thing -> arrivals.goesBack(id, thing));
         shelf.clear(by, id);
         jobs.handOver(
                 by, id, worked.of(id).worked().toMillis(), known.sinceOpened().goesUntested());

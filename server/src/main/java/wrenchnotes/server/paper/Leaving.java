@@ -90,14 +90,14 @@ class Leaving {
         sheet.each(
                 "goesback",
                 all.stream()
-                        .filter(one -> one.back().orElse(true))
+                        .filter(one -> one.back().orElse(!one.absent()))
                         .map(ArrivalStore.Belonging::name)
                         .toList());
         sheet.each(
                 "staysHere",
                 all.stream()
-                        .filter(one -> !one.back().orElse(true))
-                        .map(one -> one.name() + ", " + one.why())
+                        .filter(one -> !one.back().orElse(!one.absent()))
+                        .map(one -> one.name() + (one.why().isEmpty() ? "" : ", " + one.why()))
                         .toList());
     }
 

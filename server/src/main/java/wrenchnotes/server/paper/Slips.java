@@ -45,11 +45,8 @@ class Slips {
                 .line("does", symptoms(job.id()))
                 .line("complaint", job.brought().complaint())
                 .line("state", state(job))
-                .each(
-                        "belongings",
-                        arrivals.belongings(job.id()).stream()
-                                .map(ArrivalStore.Belonging::name)
-                                .toList())
+                .each("belongings", arrivals.cameWith(job.id()))
+                .each("without", arrivals.cameWithout(job.id()))
                 .line("due", job.brought().dueAt().map(this::day).orElse(words.say("nodue")));
         return kit.pdf("sheet", sheet.with(shop.now().name(), shop.now().terms()));
     }

@@ -41,6 +41,7 @@ final class FirstDay {
         window.field("Tool (empty: bare hands)").fill("PH1");
         window.field("Caution, shown before anything else").fill("Unplug, wait five minutes, measure.");
         window.click("Fasteners");
+        window.exact("How many").fill("4");
         window.click("Add a step");
         window.field("Step").fill("Deck out");
         window.click("top up");

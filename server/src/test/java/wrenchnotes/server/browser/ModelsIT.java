@@ -163,8 +163,8 @@ class ModelsIT {
         type("T8");
         window.focusButton("Fasteners");
         press("Enter");
+        window.exact("Thread").selectOption("TAPPING");
         window.exact("Ø mm").focus();
-        press("ControlOrMeta+a");
         type("3");
         window.exact("Another component").focus();
         type("reed switch");

@@ -41,8 +41,8 @@ class ShopStore {
     Set<FirstThing> begun() {
         return jdbc.sql("""
                         SELECT (SELECT version > 1 OR name <> 'Our shop' FROM shop) AS shop, (SELECT COUNT(*) FROM person) > 1 AS people,
-                               EXISTS (SELECT 1 FROM part) AS parts, EXISTS (SELECT 1 FROM job) AS unit,
-                               EXISTS (SELECT 1 FROM step_entry) AS bench
+                               (SELECT MAX(id) FROM part) IS NOT NULL AS parts, (SELECT MAX(id) FROM job) IS NOT NULL AS unit,
+                               (SELECT MAX(id) FROM step_entry) IS NOT NULL AS bench
                         """)
                 .query((row, n) -> {
                     Set<FirstThing> done = EnumSet.noneOf(FirstThing.class);

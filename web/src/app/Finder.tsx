@@ -45,7 +45,9 @@ export function Finder({ dark }: { dark: boolean }) {
     enabled: asked.length > 0,
     placeholderData: (before) => (asked ? before : undefined),
   });
-  useKeys([{ key: 'F', label: 'Find anything that was said', act: () => input.current?.focus() }]);
+  useKeys([
+    { key: 'F', label: 'Find a unit, owner, finding, part or step', act: () => input.current?.focus() },
+  ]);
   const groups = asked ? (query.data?.groups ?? []) : [];
   const items = useMemo(() => groups.flatMap(flat), [groups]);
   const hits = useMemo(
@@ -105,7 +107,7 @@ export function Finder({ dark }: { dark: boolean }) {
         <Combobox.Input
           ref={input}
           aria-label="Find"
-          placeholder="Anything that was said…"
+          placeholder="Tag, owner, finding, part…"
           w="100%"
           minH="34px"
           h="34px"
@@ -182,7 +184,7 @@ export function Finder({ dark }: { dark: boolean }) {
             ))}
             {query.isSuccess && items.length === 0 && (
               <Box p="12px" color="muted">
-                Nothing that was said begins like that.
+                Nothing begins like that: no unit, owner, finding, remark, part or step.
               </Box>
             )}
             {query.isError && (

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import wrenchnotes.core.bench.NotesTaken.Opening;
 import wrenchnotes.core.teardown.Step;
@@ -136,8 +137,7 @@ public final class NotesChange {
                 by.moment());
     }
 
-    private static Map<String, String> names(
-            Stream<String> before, Map<String, String> said, java.util.function.Predicate<String> has) {
+    private static Map<String, String> names(Stream<String> before, Map<String, String> said, Predicate<String> has) {
         Map<String, String> names = new HashMap<>();
         before.filter(id -> !has.test(id)).forEach(id -> names.put(id, said.getOrDefault(id, "")));
         return names;

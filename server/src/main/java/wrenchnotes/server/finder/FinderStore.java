@@ -3,7 +3,6 @@ package wrenchnotes.server.finder;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -46,7 +45,7 @@ public class FinderStore {
                    trim(iif(unit.serial = '', '', unit.serial || ' · ') || iif(owner.id IS NULL, '', owner.name || ' · ')
                             || iif(complaint = '', '', complaint || ' · ') || iif(condition_words = '', '', condition_words || ' · ')
                             || COALESCE((SELECT group_concat(name, ', ') FROM belonging WHERE job_id = job.id), ''), ' ·') AS words,
-                   unit.tag, job.id AS job_id, checked_in_at AS at, handed_over_at IS NULL AS here
+                   unit.tag, job.id AS job_id, NULL AS model_id, NULL AS revision_id, checked_in_at AS at, handed_over_at IS NULL AS here
             """.formatted(Sql.REVISION_SHOWN);
 
     private static final String UNIT_JOINS = """
@@ -57,7 +56,7 @@ public class FinderStore {
             """;
 
     private static final String OF_JOB = """
-            unit.tag, job.id AS job_id, handed_over_at IS NULL AS here
+            unit.tag, job.id AS job_id, NULL AS model_id, NULL AS revision_id, handed_over_at IS NULL AS here
             """;
 
     private static final String JOB_JOINS = """
@@ -68,8 +67,8 @@ public class FinderStore {
     private static final String BY_TAG =
             UNIT + "FROM job\n" + UNIT_JOINS + "WHERE unit.tag = :tag ORDER BY job.id DESC LIMIT :most";
 
-    /** By what is found. Public for the figures, which read their query plans. */
-    public static final Map<FoundKind, String> BY_WORDS = queries();
+    /** By what is found; all of them answer the same columns. */
+    private static final Map<FoundKind, String> BY_WORDS = queries();
 
     private static Map<FoundKind, String> queries() {
         Map<FoundKind, String> queries = new LinkedHashMap<>();
@@ -97,18 +96,18 @@ public class FinderStore {
                         + JOB_JOINS.formatted("outcome_entry") + where("find_outcome"));
         queries.put(FoundKind.OWNER, """
                 SELECT owner.id, owner.name AS title, owner.contact AS words, NULL AS tag,
-                       (SELECT MAX(id) FROM job WHERE owner_id = owner.id) AS job_id, NULL AS at, 0 AS here
+                       (SELECT MAX(id) FROM job WHERE owner_id = owner.id) AS job_id, NULL AS model_id, NULL AS revision_id, NULL AS at, 0 AS here
                 FROM find_owner JOIN owner ON owner.id = find_owner.rowid
                 """ + where("find_owner"));
         queries.put(FoundKind.PART, """
                 SELECT part.id, part.name AS title, 'drawer ' || drawer || iif(what = '', '', ' · ' || what) AS words, NULL AS tag,
-                       NULL AS job_id, NULL AS at, 0 AS here
+                       NULL AS job_id, NULL AS model_id, NULL AS revision_id, NULL AS at, 0 AS here
                 FROM find_part JOIN part ON part.id = find_part.rowid
                 """ + where("find_part"));
         queries.put(FoundKind.COMPONENT, """
                 SELECT component.id, component.name AS title, model.maker || ' ' || model.name || COALESCE(': ' ||
                            (SELECT group_concat(wrong, ', ') FROM fault WHERE component_id = component.id), '') AS words,
-                       NULL AS tag, NULL AS job_id, model_id, NULL AS at, 0 AS here
+                       NULL AS tag, NULL AS job_id, model_id, NULL AS revision_id, NULL AS at, 0 AS here
                 FROM find_component JOIN component ON component.id = find_component.rowid JOIN model ON model.id = model_id
                 """ + where("find_component"));
         queries.put(FoundKind.STEP, """
@@ -118,7 +117,7 @@ public class FinderStore {
                 """ + where("find_step"));
         queries.put(FoundKind.MODEL, """
                 SELECT model.id, maker || ' ' || name AS title, '' AS words, NULL AS tag, NULL AS job_id, model.id AS model_id,
-                       NULL AS at, 0 AS here
+                       NULL AS revision_id, NULL AS at, 0 AS here
                 FROM find_model JOIN model ON model.id = find_model.rowid
                 """ + where("find_model"));
         return queries;
@@ -181,21 +180,14 @@ public class FinderStore {
     }
 
     private static Found found(ResultSet row) throws SQLException {
-        List<String> columns = new ArrayList<>();
-        for (int n = 1; n <= row.getMetaData().getColumnCount(); n++) {
-            columns.add(row.getMetaData().getColumnLabel(n));
-        }
-        int tag = row.getInt("tag");
         return new Found(
                 row.getLong("id"),
                 shortened(row.getString("title")),
                 shortened(row.getString("words")),
-                row.getObject("tag") == null
-                        ? Optional.empty()
-                        : Optional.of(Tag.of(tag).text()),
+                Sql.id(row, "tag").map(tag -> Tag.of(tag.intValue()).text()),
                 Sql.id(row, "job_id"),
-                columns.contains("model_id") ? Sql.id(row, "model_id") : Optional.empty(),
-                columns.contains("revision_id") ? Sql.id(row, "revision_id") : Optional.empty(),
+                Sql.id(row, "model_id"),
+                Sql.id(row, "revision_id"),
                 Sql.when(row, "at"),
                 row.getBoolean("here"));
     }

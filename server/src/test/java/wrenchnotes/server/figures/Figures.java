@@ -90,8 +90,8 @@ public final class Figures {
                 KeyPress.measure(demo);
             }
             if (all) {
-                startTimes("make run", () -> PackagedShop.startWithArchive(demo));
-                startTimes("plain java -jar", () -> PackagedShop.start(demo));
+                StartTimes.measure("make run", () -> PackagedShop.startWithArchive(demo));
+                StartTimes.measure("plain java -jar", () -> PackagedShop.start(demo));
             }
             if (all || part.equals("grown")) {
                 Map<String, Result> small = measure(grown(demo, work.resolve("small"), 10_000));
@@ -136,23 +136,6 @@ public final class Figures {
     private static Client signedIn(ConfigurableApplicationContext shop) {
         return new Client("http://localhost:" + shop.getEnvironment().getProperty("local.server.port"))
                 .signedIn("ines", "quay");
-    }
-
-    private interface Start {
-        PackagedShop shop() throws IOException, InterruptedException;
-    }
-
-    private static void startTimes(String how, Start start) throws IOException, InterruptedException {
-        long[] nanos = new long[5];
-        for (int n = 0; n < nanos.length; n++) {
-            long begin = System.nanoTime();
-            PackagedShop shop = start.shop();
-            nanos[n] = System.nanoTime() - begin;
-            shop.close();
-        }
-        System.out.printf(
-                "start to first answer, demo data already made, %s: median of 5 %.1f s, aim 6 s%n",
-                how, new Times(nanos).medianMillis() / 1000);
     }
 
     private static Map<String, Result> measure(Path data) throws SQLException {

@@ -83,7 +83,7 @@ class ArchitectureTest {
             .resideInAPackage("wrenchnotes.server..")
             .and()
             .haveNameNotMatching(
-                    ".*Api(\\$.*)?|.*ground\\.(PenResolver|Problems|Seen|FrontEnd)(\\$.*)?|.*table\\.TableWriter(\\$.*)?|.*team\\.(Doorkeeper|Security)(\\$.*)?")
+                    ".*Api(\\$.*)?|.*ground\\.(PenResolver|Problems|Seen|FrontEnd)(\\$.*)?|.*table\\.TableWriter(\\$.*)?|.*team\\.(Doorkeeper|RememberedSignIns|Security)(\\$.*)?")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("org.springframework.web..", "org.springframework.http..", "jakarta.servlet..");

@@ -61,6 +61,25 @@ public final class Client {
         return this;
     }
 
+    /** Somebody who has the same cookies. */
+    Client copy() {
+        Client copy = new Client(url);
+        copy.cookies.getCookieStore().removeAll();
+        cookies.getCookieStore()
+                .getCookies()
+                .forEach(cookie -> copy.cookies.getCookieStore().add(URI.create(url), (HttpCookie) cookie.clone()));
+        return copy;
+    }
+
+    /** This one once a cookie of its is gone. */
+    Client without(String name) {
+        cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .toList()
+                .forEach(cookie -> cookies.getCookieStore().remove(URI.create(url), cookie));
+        return this;
+    }
+
     public Answer get(String path) {
         return send(request(path).GET());
     }

@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
+import java.time.Clock;
 import java.util.HexFormat;
 import java.util.Map;
 import org.springframework.context.annotation.Bean;
@@ -16,9 +17,9 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.rememberme.TokenBasedRememberMeServices;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.transaction.PlatformTransactionManager;
 import wrenchnotes.server.ground.DataFolder;
 
 /** Nothing of the shop is reachable without signing in; the page, its scripts, the API's description and health are. */
@@ -42,10 +43,14 @@ public class Security {
 
     /** A restart of the server ends sessions held in memory; this cookie signs the same browser in again. */
     @Bean
-    TokenBasedRememberMeServices rememberMe(PersonStore people, DataFolder folder) throws IOException {
-        TokenBasedRememberMeServices services = new TokenBasedRememberMeServices(secret(folder.path()), people);
-        services.setAlwaysRemember(true);
-        return services;
+    RememberedSignIns rememberMe(
+            DataFolder folder,
+            SignInStore store,
+            PersonStore people,
+            PlatformTransactionManager transactions,
+            Clock clock)
+            throws IOException {
+        return new RememberedSignIns(secret(folder.path()), store, people, transactions, clock);
     }
 
     private static String secret(Path data) throws IOException {
@@ -59,8 +64,7 @@ public class Security {
     }
 
     @Bean
-    SecurityFilterChain filters(
-            HttpSecurity http, TokenBasedRememberMeServices rememberMe, SecurityContextRepository sessions)
+    SecurityFilterChain filters(HttpSecurity http, RememberedSignIns rememberMe, SecurityContextRepository sessions)
             throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/api/session/**", "/api/openapi.json", "/api/calendar.ics")

@@ -20,7 +20,6 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.web.authentication.rememberme.TokenBasedRememberMeServices;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -56,7 +55,7 @@ public class SessionApi {
     private final Supplier<String> nobodysHash;
 
     private final SecurityContextRepository sessions;
-    private final TokenBasedRememberMeServices rememberMe;
+    private final RememberedSignIns rememberMe;
     private final TransactionTemplate writing;
     private final Snapshot snapshot;
     private final Settings settings;
@@ -68,7 +67,7 @@ public class SessionApi {
             PersonStore people,
             PasswordEncoder passwords,
             SecurityContextRepository sessions,
-            TokenBasedRememberMeServices rememberMe,
+            RememberedSignIns rememberMe,
             PlatformTransactionManager transactions,
             Snapshot snapshot,
             Settings settings,

@@ -1,0 +1,8 @@
+-- A browser that somebody signed in on: what opens the shop to it again after a restart is kept as a hash, and is gone with the row.
+CREATE TABLE sign_in (
+    id         INTEGER PRIMARY KEY,
+    person_id  INTEGER NOT NULL REFERENCES person (id),
+    token_hash TEXT    NOT NULL UNIQUE,
+    at         INTEGER NOT NULL
+) STRICT;
+CREATE INDEX sign_in_by_person ON sign_in (person_id);

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { CheckForm } from '../job/CheckForm';
+import { FoundOpen } from './FoundOpen';
 import { FoundOtherwise } from './FoundOtherwise';
 import { KnownForm } from './KnownForm';
 import { NotAllBack } from './NotAllBack';
@@ -64,6 +65,8 @@ export function PanelForm({
       return <NoteForm job={bench.unit.jobId} press={press} busy={busy} leave={leave} />;
     case 'screw':
       return <WhatIsIt bench={bench} press={press} busy={busy} leave={leave} />;
+    case 'foundOpen':
+      return <FoundOpen bench={bench} press={press} busy={busy} leave={leave} />;
     case 'known':
       return <KnownForm bench={bench} press={press} leave={leave} />;
     case 'ends':

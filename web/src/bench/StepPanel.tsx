@@ -10,6 +10,7 @@ import { CameOff } from './CameOff';
 import { EndOfWay } from './EndOfWay';
 import { Forks } from './Forks';
 import { comesOff, inAccount, OWED } from './heaps';
+import { Marked, MarkPanel } from './MarkPanel';
 import { type MainKey, moreKeys } from './moreKeys';
 import { NewerNotes } from './NewerNotes';
 import { OffList } from './OffList';
@@ -20,6 +21,7 @@ import { PanelKeys } from './PanelKeys';
 import { PowerMark } from './PowerMark';
 import { StartPanel } from './StartPanel';
 import { StepWords } from './StepWords';
+import { mainBefore } from './sayFirst';
 import { WaitPanel } from './WaitPanel';
 import { WhichVariant } from './WhichVariant';
 import type { Form, Props, Way } from './way';
@@ -98,28 +100,6 @@ function Panel(props: Props) {
     );
   }
   return <Running {...props} />;
-}
-
-/** The large key while something has to be said first: never the key that does the step. */
-function mainBefore(before: Schemas['SayFirst'], press: Props['press'], busy: boolean): MainKey {
-  switch (before.what) {
-    case 'UNPLUG':
-      return {
-        key: 'Q',
-        words: 'It is off and unplugged',
-        act: () => press({ act: 'power', said: { power: 'UNPLUGGED', why: '' } }),
-        off: busy,
-      };
-    case 'WAIT':
-      return { key: 'Space', words: 'The wait is not over', act: () => undefined, off: true };
-    case 'HEED':
-      return {
-        key: 'H',
-        words: before.hazard?.waits ? 'Waited for, discharged: heeded' : 'Read: heeded',
-        act: () => before.hazard && press({ act: 'heed', step: before.hazard.step }),
-        off: busy,
-      };
-  }
 }
 
 function Paused({ busy, goOn }: { busy: boolean; goOn: () => void }) {
@@ -213,6 +193,7 @@ function Running(props: Props) {
       form !== 'check' &&
       form !== 'screw' &&
       form !== 'known' &&
+      form !== 'foundOpen' &&
       form !== 'ends' &&
       form !== 'turn' ? (
         <StepWords step={step} way={way} keepApart={form ? [] : bench.way.keepApart}>
@@ -233,6 +214,10 @@ function Running(props: Props) {
           live={() => press({ act: 'power', said: { power: 'LIVE', why: 'it was under power since' } })}
         />
       )}
+      {!form && before?.what === 'MARK' && before.adjusted && (
+        <MarkPanel key={before.adjusted.stays.id} asked={before.adjusted} press={press} busy={busy} />
+      )}
+      {!form && before?.what === 'STANDS_AGAIN' && before.adjusted && <Marked asked={before.adjusted} />}
       {!form && under.length > 0 && (
         <ByName
           title="Still off under it, and out of reach once this is back. In now?"

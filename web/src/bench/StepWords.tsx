@@ -69,6 +69,20 @@ export function StepWords({
               {step.closeUp}
             </Box>
           )}
+          {step.stays
+            .filter((one) => way === 'IN' || one.as === 'LOOSENED')
+            .map((one) => (
+              <Box
+                key={one.id}
+                fontSize={one.as === 'LEAVE_ALONE' ? 'lg' : 'md'}
+                borderLeft={one.as === 'LEAVE_ALONE' ? '5px solid' : undefined}
+                borderColor="hazardLight"
+                pl={one.as === 'LEAVE_ALONE' ? '12px' : undefined}
+              >
+                <b>{way === 'OUT' ? 'tight again' : floor.StaysAs[one.as]}:</b> {one.label}
+                {one.words && `, ${one.words}`}
+              </Box>
+            ))}
           {step.how && (
             <Box fontSize="xl" lineHeight={1.35}>
               {step.how}

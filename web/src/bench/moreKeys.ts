@@ -44,6 +44,15 @@ export function moreKeys({
       off: false,
     })),
     bench.canStepBack && { key: 'U', words: 'Take that back', act: () => press({ act: 'back' }), off: busy },
+    way === 'IN' &&
+      step &&
+      bench.stand.lastIn === undefined && {
+        key: 'B',
+        words: 'It came apart already',
+        act: () => setForm('foundOpen'),
+        off: false,
+        small: !bench.stand.perhapsOpen,
+      },
     canTurn && {
       key: 'T',
       words: way === 'IN' ? 'Turn round: way out' : 'Turn round: way in',

@@ -9,7 +9,9 @@ export type Press =
   | { act: 'leftOff'; since: string }
   | { act: 'power'; said: Schemas['PowerSaidNow'] }
   | { act: 'heed'; step: string }
+  | { act: 'mark'; step: string; said: Schemas['MarkSaid'] }
   | { act: 'in'; step: string; said: Schemas['InSaid'] }
+  | { act: 'foundOpen'; said: Schemas['FoundOpenSaid'] }
   | { act: 'out'; step: string; settled: Schemas['ThingOut'][] }
   | { act: 'skip'; step: string; reason: string }
   | { act: 'back' }
@@ -47,7 +49,9 @@ const WORDS: Record<Press['act'], string> = {
   leftOff: 'since when it is off',
   power: 'its power',
   heed: 'a caution heeded',
+  mark: 'marked',
   in: 'off to the tray',
+  foundOpen: 'came apart already',
   out: 'back in',
   skip: 'skipped',
   back: 'taken back',

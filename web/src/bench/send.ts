@@ -22,10 +22,16 @@ export function send(job: number, version: number, press: Press, id: string): Pr
       return answer(api.POST('/api/jobs/{job}/bench/power', { ...at, body: press.said }));
     case 'heed':
       return answer(api.POST('/api/jobs/{job}/bench/steps/{step}/heed', atStep(press.step)));
+    case 'mark':
+      return answer(
+        api.POST('/api/jobs/{job}/bench/steps/{step}/mark', { ...atStep(press.step), body: press.said }),
+      );
     case 'in':
       return answer(
         api.POST('/api/jobs/{job}/bench/steps/{step}/in', { ...atStep(press.step), body: press.said }),
       );
+    case 'foundOpen':
+      return answer(api.POST('/api/jobs/{job}/bench/found-open', { ...at, body: press.said }));
     case 'out':
       return answer(
         api.POST('/api/jobs/{job}/bench/steps/{step}/out', {

@@ -15,6 +15,7 @@ export type Form =
   | 'note'
   | 'screw'
   | 'known'
+  | 'foundOpen'
   | 'ends'
   | 'forNow'
   | 'turn';

@@ -14,6 +14,7 @@ import { said } from '../form/said';
 import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { Empty, Loaded } from '../parts/States';
+import { Drafts } from './Drafts';
 
 /** What the shop knows how to open. */
 export default function ModelsPage() {
@@ -23,6 +24,7 @@ export default function ModelsPage() {
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 420px' }} flex="1">
       <Box p="16px 22px" overflowY="auto" maxH={{ lg: 'calc(100vh - 48px)' }}>
         <chakra.h1 mb="8px">Models</chakra.h1>
+        <Drafts />
         <Loaded query={models}>{(all) => <Shelf models={all} />}</Loaded>
       </Box>
       <Box bg="card" borderLeft="1px solid" borderColor="line" p="16px 22px">

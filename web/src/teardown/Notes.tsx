@@ -16,6 +16,7 @@ import { notesSaved } from './notesSaved';
 import { Proposals } from './Proposals';
 import { StepForm } from './StepForm';
 import { StepList } from './StepList';
+import { TakeBlock } from './TakeBlock';
 import { together } from './together';
 
 type Step = Schemas['StepSaid'];
@@ -55,6 +56,7 @@ function blank(steps: Step[]): Step {
     live: false,
     leadOnly: false,
     photos: [],
+    stays: [],
   };
 }
 
@@ -170,6 +172,7 @@ function NotesOf({ sheet, notes }: { sheet: Schemas['ModelSheet']; notes: Schema
           alignItems="end"
         >
           <Act onClick={add}>Add a step</Act>
+          {changed || <TakeBlock sheet={sheet} notes={notes} off={older} />}
           {changed && (
             <>
               <TextIn of={form} at="why" label="Why this change" compact />

@@ -68,6 +68,12 @@ export function StepCard({
             {piece.hint && `, ${piece.hint}`}
           </Box>
         ))}
+        {step.stays.map((one) => (
+          <Box key={one.id} fontSize="sm" color={one.as === 'LEAVE_ALONE' ? 'amberInk' : undefined}>
+            <b>{floor.StaysAs[one.as]}:</b> {one.label}
+            {one.words && `, ${one.words}`}
+          </Box>
+        ))}
         {step.closeUp && (
           <Box>
             <b>On the way back:</b> {step.closeUp}

@@ -8,9 +8,11 @@ import { Row, Text, Words } from '../parts/Fields';
 import { Exposes } from './Exposes';
 import { FastenerRow } from './FastenerRow';
 import { newId } from './newId';
+import { StaysRows } from './StaysRows';
 import { StepPhotos } from './StepPhotos';
 import { OtherWays, WayBack } from './StepWays';
 import { HowMany, PlugFields } from './ThingFields';
+import { ToolField } from './ToolField';
 import { toggled } from './toggled';
 
 type Step = Schemas['StepSaid'];
@@ -98,13 +100,7 @@ export function StepForm({
           pick={(side) => set({ side })}
         />
         <Box display="grid" gridTemplateColumns="1fr 120px" gap="8px">
-          <Text
-            label="Tool (empty: bare hands)"
-            compact
-            placeholder="PH1, T8, hook"
-            value={step.tool}
-            onChange={(event) => set({ tool: event.target.value })}
-          />
+          <ToolField tool={step.tool} set={(tool) => set({ tool })} />
           <Text
             label="Minutes"
             compact
@@ -230,6 +226,7 @@ export function StepForm({
           </Act>
         </Box>
       </Row>
+      <StaysRows stays={step.stays} set={(stays) => set({ stays })} />
       <Row name="Exposes">
         <Exposes step={step} model={model} components={components} set={set} />
       </Row>

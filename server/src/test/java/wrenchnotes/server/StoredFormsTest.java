@@ -23,6 +23,8 @@ import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Spot;
+import wrenchnotes.core.teardown.Staying;
+import wrenchnotes.core.teardown.StaysAs;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.TestPoint;
@@ -83,7 +85,8 @@ class StoredFormsTest {
                     List.of(new LoosePiece("washer", "washer", "flat", 2))),
             Set.of(9L, 7L),
             List.of(new Photo(
-                    HASH, "the hook", List.of(new Photo.Mark(Photo.MarkKind.CAUTION, new Spot(0.25, 0.5), "spring")))));
+                    HASH, "the hook", List.of(new Photo.Mark(Photo.MarkKind.CAUTION, new Spot(0.25, 0.5), "spring")))),
+            null);
 
     private static final Overview WHOLE = new Overview(
             "drawer out",
@@ -143,6 +146,11 @@ class StoredFormsTest {
     @Test
     void notesAreWrittenAsFormFiveLetterByLetter() {
         assertThat(NotesForm.steps(List.of(STEP))).isEqualTo("{\"form\":5,\"steps\":[" + LID + "]}");
+        Step stays = STEP.leaving(List.of(new Staying("post", "post", StaysAs.ADJUSTED, "line across")));
+        String more = LID.substring(0, LID.length() - 1)
+                + ",\"stays\":[{\"id\":\"post\",\"label\":\"post\",\"as\":\"ADJUSTED\",\"words\":\"line across\"}]}";
+        assertThat(NotesForm.proposal(stays)).isEqualTo("{\"form\":5,\"step\":" + more + "}");
+        assertThat(NotesForm.proposal("{\"form\":5,\"step\":" + more + "}")).isEqualTo(stays);
         assertThat(NotesForm.overview(WHOLE)).isEqualTo("{\"form\":5," + OVERVIEW_2);
         assertThat(NotesForm.proposal(STEP)).isEqualTo("{\"form\":5,\"step\":" + LID + "}");
         Step trim = Step.of("trim", "Trim", Doing.of(Side.TOP, "", 1)).with(new Caution("Live pins.", 0, true, true));

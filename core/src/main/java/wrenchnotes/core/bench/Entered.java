@@ -22,6 +22,8 @@ public sealed interface Entered {
 
         R heeded(Heeded heeded);
 
+        R marked(Marked marked);
+
         R powered(Powered powered);
 
         R paused(Paused paused);
@@ -86,6 +88,14 @@ public sealed interface Entered {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.heeded(this);
+        }
+    }
+
+    /** Something was marked before it was moved, or stands there again. @param label what it is called */
+    record Marked(PlaceMark mark, String label) implements Entered {
+        @Override
+        public <R> R read(Reader<R> reader) {
+            return reader.marked(this);
         }
     }
 

@@ -56,17 +56,17 @@ final class Hazards {
     /** The first thing that has to be said; empty when the step can be done. */
     Optional<SayFirst> first(Step step, Instant now) {
         if (!step.danger().live() && !power.is(Power.UNPLUGGED)) {
-            return Optional.of(new SayFirst(SayFirst.What.UNPLUG, Optional.empty()));
+            return Optional.of(SayFirst.of(SayFirst.What.UNPLUG, Optional.empty()));
         }
         List<Hazard> over = over(step, now);
         return over.stream()
                 .filter(hazard -> !hazard.waited())
                 .findFirst()
-                .map(hazard -> new SayFirst(SayFirst.What.WAIT, Optional.of(hazard)))
+                .map(hazard -> SayFirst.of(SayFirst.What.WAIT, Optional.of(hazard)))
                 .or(() -> over.stream()
                         .filter(hazard -> !hazard.heeded())
                         .findFirst()
-                        .map(hazard -> new SayFirst(SayFirst.What.HEED, Optional.of(hazard))));
+                        .map(hazard -> SayFirst.of(SayFirst.What.HEED, Optional.of(hazard))));
     }
 
     private List<Step> covering(Step step) {

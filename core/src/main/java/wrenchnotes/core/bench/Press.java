@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import wrenchnotes.core.check.CheckRecord;
 
 /** What can be pressed on the bench. {@link Run#press} says what follows, or why it may not be. */
@@ -15,6 +16,8 @@ public sealed interface Press {
         R turn(Turn turn);
 
         R stepIn(StepIn stepIn);
+
+        R foundOpen(FoundOpen foundOpen);
 
         R stepOut(StepOut stepOut);
 
@@ -29,6 +32,8 @@ public sealed interface Press {
         R switchTo(SwitchTo switchTo);
 
         R heed(Heed heed);
+
+        R marking(Marking marking);
 
         R countMissing(CountMissing countMissing);
 
@@ -49,12 +54,19 @@ public sealed interface Press {
 
     /** Whether it makes an entry that only the notes can read: a job goes by its notes from the first of these on. */
     default boolean goesByNotes() {
-        return false;
+        return this instanceof StepIn
+                || this instanceof FoundOpen
+                || this instanceof MoveByHand
+                || this instanceof Skip
+                || this instanceof Heed
+                || this instanceof Marking
+                || this instanceof Counted
+                || this instanceof CountMissing;
     }
 
     /** Whether it only puts right what is on record: nobody touches the unit for it, and no run need be under way. */
     default boolean onRecord() {
-        return false;
+        return this instanceof Settle || this instanceof TakeBack;
     }
 
     /**
@@ -105,10 +117,17 @@ public sealed interface Press {
         public static StepIn asTheNotesSay(String step) {
             return said(step, List.of(), Basis.COUNTED);
         }
+    }
 
+    /**
+     * The unit came half apart: it is entered as it lies, before anything is taken off here.
+     *
+     * @param lying how many of a thing lie there, by its id, 0 to 99; of what is left out nobody has counted them
+     */
+    record FoundOpen(Set<String> steps, Map<String, Integer> lying) implements Press {
         @Override
-        public boolean goesByNotes() {
-            return true;
+        public <R> R read(Reader<R> reader) {
+            return reader.foundOpen(this);
         }
     }
 
@@ -145,11 +164,6 @@ public sealed interface Press {
         public <R> R read(Reader<R> reader) {
             return reader.moveByHand(this);
         }
-
-        @Override
-        public boolean goesByNotes() {
-            return true;
-        }
     }
 
     /** A step is passed over. */
@@ -157,11 +171,6 @@ public sealed interface Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.skip(this);
-        }
-
-        @Override
-        public boolean goesByNotes() {
-            return true;
         }
     }
 
@@ -201,10 +210,19 @@ public sealed interface Press {
         public <R> R read(Reader<R> reader) {
             return reader.heed(this);
         }
+    }
 
+    /**
+     * Where something stands that the step moves without taking it off, before it does; or that it stands there again.
+     *
+     * @param stays id of what is adjusted
+     * @param words how it was marked, up to 200 characters; may be empty if there is a picture, or on the way back
+     * @param photo SHA-256 of a picture that is kept
+     */
+    record Marking(String step, String stays, String words, Optional<String> photo) implements Press {
         @Override
-        public boolean goesByNotes() {
-            return true;
+        public <R> R read(Reader<R> reader) {
+            return reader.marking(this);
         }
     }
 
@@ -213,11 +231,6 @@ public sealed interface Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.settle(this);
-        }
-
-        @Override
-        public boolean onRecord() {
-            return true;
         }
     }
 
@@ -231,11 +244,6 @@ public sealed interface Press {
         public <R> R read(Reader<R> reader) {
             return reader.takeBack(this);
         }
-
-        @Override
-        public boolean onRecord() {
-            return true;
-        }
     }
 
     /** Somebody counts what lies in the tray of one thing, 1 to 99, where nobody had counted or there are more than the notes say. */
@@ -244,11 +252,6 @@ public sealed interface Press {
         public <R> R read(Reader<R> reader) {
             return reader.counted(this);
         }
-
-        @Override
-        public boolean goesByNotes() {
-            return true;
-        }
     }
 
     /** Some things were not there before the first step; those that the notes do not know are passed over. */
@@ -256,11 +259,6 @@ public sealed interface Press {
         @Override
         public <R> R read(Reader<R> reader) {
             return reader.countMissing(this);
-        }
-
-        @Override
-        public boolean goesByNotes() {
-            return true;
         }
     }
 

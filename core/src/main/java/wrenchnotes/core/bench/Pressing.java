@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wrenchnotes.core.teardown.Caution;
+import wrenchnotes.core.teardown.Staying;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
@@ -100,6 +101,13 @@ final class Pressing implements Press.Reader<String> {
     }
 
     @Override
+    public String foundOpen(Press.FoundOpen said) {
+        List<Moving.Made> made = FoundOpen.made(before, by, said);
+        made.forEach(one -> is(one.entry()));
+        return made.stream().map(Moving.Made::words).collect(Collectors.joining("; ", "Came apart already. ", ""));
+    }
+
+    @Override
     public String stepOut(Press.StepOut said) {
         Step step = before.notes().step(said.step());
         before.way().out(step.id());
@@ -116,7 +124,9 @@ final class Pressing implements Press.Reader<String> {
     }
 
     private void mustBeSafe(Step step) {
-        List<String> reasons = before.hazards().inTheWay(step, by.now());
+        List<String> reasons = Stream.concat(
+                        before.hazards().inTheWay(step, by.now()).stream(), before.marks().inTheWay(step).stream())
+                .toList();
         if (!reasons.isEmpty()) {
             throw Refused.because(reasons);
         }
@@ -138,6 +148,23 @@ final class Pressing implements Press.Reader<String> {
                 });
         is(new Entered.Heeded(new Acknowledgement(step.id(), by.moment()), step.title(), step.caution()));
         return "Heeded: " + (step.caution().isEmpty() ? step.title() : step.caution());
+    }
+
+    @Override
+    public String marking(Press.Marking said) {
+        Step step = before.notes().step(said.step());
+        Staying stays = step.adjusted().stream()
+                .filter(one -> one.id().equals(said.stays()))
+                .findFirst()
+                .orElseThrow(() -> new Invalid("stays", "\"" + step.title() + "\" adjusts no " + said.stays()));
+        boolean back = before.marks().standing(step.id(), stays.id()).isPresent();
+        String words = Checked.optionalText("words", said.words(), 200);
+        if (!back && words.isEmpty() && said.photo().isEmpty()) {
+            throw new Invalid("words", "Say how \"" + stays.label() + "\" was marked, or take a picture of it");
+        }
+        is(new Entered.Marked(
+                new PlaceMark(step.id(), stays.id(), back, words, said.photo(), by.moment()), stays.label()));
+        return stays.label() + (back ? " stands where it stood" : " marked");
     }
 
     @Override

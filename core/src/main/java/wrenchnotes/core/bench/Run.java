@@ -29,6 +29,7 @@ public final class Run {
     private final Ledger ledger;
     private final PowerLog power;
     private final Hazards hazards;
+    private final Marks marks;
 
     private Run(Teardown notes, RunLog log, WayIn way, Ledger ledger) {
         this.notes = notes;
@@ -37,6 +38,7 @@ public final class Run {
         this.ledger = ledger;
         this.power = PowerLog.of(log.power(), log.runs());
         this.hazards = new Hazards(notes, way, power, log.acknowledged());
+        this.marks = new Marks(way, log.marks());
     }
 
     /**
@@ -162,6 +164,10 @@ public final class Run {
         return hazards;
     }
 
+    Marks marks() {
+        return marks;
+    }
+
     /** The cautions that a step stands under, in the order of the notes. */
     public List<Hazard> over(Step step, Instant now) {
         return hazards.over(step, now);
@@ -169,7 +175,7 @@ public final class Run {
 
     /** What has to be said before a step on the run that is under way; empty when it can be done. */
     public Optional<SayFirst> sayFirst(Step step, Instant now) {
-        return underWay().flatMap(run -> hazards.first(step, now));
+        return underWay().flatMap(run -> hazards.first(step, now).or(() -> marks.first(step)));
     }
 
     /** When a step was last done on the way in; what was taken back never happened. Empty if the unit was never opened. */

@@ -17,6 +17,7 @@ import wrenchnotes.core.teardown.Teardown;
  * @param moves in the order in which they were entered
  * @param power what was said of the unit's power beside its runs, each of which began unplugged
  * @param acknowledged cautions that were heeded
+ * @param marks what was marked before it was moved, and stands there again
  * @param opened with how many the books of a thing opened, where the job went on by newer notes than it began with
  */
 public record RunLog(
@@ -25,8 +26,9 @@ public record RunLog(
         List<LedgerEntry> moves,
         List<PowerEntry> power,
         List<Acknowledgement> acknowledged,
+        List<PlaceMark> marks,
         Map<String, Opening> opened) {
-    public static final RunLog NONE = new RunLog(List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final RunLog NONE = new RunLog(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     public RunLog {
         runs = List.copyOf(runs);
@@ -34,6 +36,7 @@ public record RunLog(
         moves = List.copyOf(moves);
         power = List.copyOf(power);
         acknowledged = List.copyOf(acknowledged);
+        marks = List.copyOf(marks);
         opened = Map.copyOf(opened);
     }
 
@@ -43,8 +46,9 @@ public record RunLog(
             List<StepEntry> steps,
             List<LedgerEntry> moves,
             List<PowerEntry> power,
-            List<Acknowledgement> acknowledged) {
-        this(runs, steps, moves, power, acknowledged, Map.of());
+            List<Acknowledgement> acknowledged,
+            List<PlaceMark> marks) {
+        this(runs, steps, moves, power, acknowledged, marks, Map.of());
     }
 
     /**
@@ -79,6 +83,10 @@ public record RunLog(
                                 : one)
                         .filter(one -> !one.step().isEmpty())
                         .toList(),
+                marks.stream()
+                        .map(one -> one.moment().isAfter(taken.moment()) ? one : one.of(taken.step(one.step())))
+                        .filter(one -> !one.step().isEmpty())
+                        .toList(),
                 taken.opened());
     }
 
@@ -103,7 +111,7 @@ public record RunLog(
     private final class Onto implements Entered.Reader<RunLog> {
         @Override
         public RunLog begun(Entered.Begun begun) {
-            return new RunLog(more(runs, List.of(begun.run())), steps, moves, power, acknowledged, opened);
+            return new RunLog(more(runs, List.of(begun.run())), steps, moves, power, acknowledged, marks, opened);
         }
 
         @Override
@@ -114,12 +122,13 @@ public record RunLog(
                     more(moves, stepped.moves()),
                     power,
                     acknowledged,
+                    marks,
                     opened);
         }
 
         @Override
         public RunLog moved(Entered.Moved moved) {
-            return new RunLog(runs, steps, more(moves, moved.moves()), power, acknowledged, opened);
+            return new RunLog(runs, steps, more(moves, moved.moves()), power, acknowledged, marks, opened);
         }
 
         @Override
@@ -139,7 +148,7 @@ public record RunLog(
 
         @Override
         public RunLog powered(Entered.Powered powered) {
-            return new RunLog(runs, steps, moves, more(power, List.of(powered.entry())), acknowledged, opened);
+            return new RunLog(runs, steps, moves, more(power, List.of(powered.entry())), acknowledged, marks, opened);
         }
 
         @Override
@@ -159,14 +168,20 @@ public record RunLog(
 
         @Override
         public RunLog heeded(Entered.Heeded heeded) {
-            return new RunLog(runs, steps, moves, power, more(acknowledged, List.of(heeded.acknowledged())), opened);
+            return new RunLog(
+                    runs, steps, moves, power, more(acknowledged, List.of(heeded.acknowledged())), marks, opened);
+        }
+
+        @Override
+        public RunLog marked(Entered.Marked marked) {
+            return new RunLog(runs, steps, moves, power, acknowledged, more(marks, List.of(marked.mark())), opened);
         }
     }
 
     private RunLog changed(UnaryOperator<RunRecord> change) {
         List<RunRecord> others = new ArrayList<>(runs);
         others.set(others.size() - 1, change.apply(others.get(others.size() - 1)));
-        return new RunLog(others, steps, moves, power, acknowledged, opened);
+        return new RunLog(others, steps, moves, power, acknowledged, marks, opened);
     }
 
     private static <T> List<T> more(List<T> some, List<T> others) {

@@ -34,7 +34,9 @@ public sealed interface JobEntry {
     default Optional<String> picture() {
         return this instanceof Remark remark
                 ? remark.photo()
-                : this instanceof FoundInside found ? found.photo() : Optional.empty();
+                : this instanceof FoundInside found
+                        ? found.photo()
+                        : this instanceof Marked marked ? marked.photo() : Optional.empty();
     }
 
     /**
@@ -125,6 +127,32 @@ public sealed interface JobEntry {
         @Override
         public String words(ZoneId zone) {
             return "Heeded, for \"" + title + "\"" + (caution.isEmpty() ? ": the wait was kept" : ": " + caution);
+        }
+    }
+
+    /**
+     * Something that a step moves without taking it off was marked before, or stands there again.
+     *
+     * @param step its id in the notes that the job goes by
+     * @param stays id of what was marked
+     * @param back whether it stands there again
+     * @param how it was marked; may be empty if there is a picture, or on the way back
+     * @param photo SHA-256 of the picture as kept
+     */
+    record Marked(String step, String stays, String label, boolean back, String how, Optional<String> photo)
+            implements JobEntry {
+        public Marked {
+            step = Checked.text("step", step, 120);
+            stays = Checked.text("stays", stays, 80);
+            label = Checked.text("label", label, 80);
+            how = Checked.optionalText("words", how, 200);
+        }
+
+        @Override
+        public String words(ZoneId zone) {
+            return label
+                    + (back ? " stands where it stood" : " marked before it was moved")
+                    + (how.isEmpty() ? "" : ": " + how);
         }
     }
 

@@ -110,7 +110,8 @@ public final class Assembled {
                 step.toll(),
                 step.off().in(prefix),
                 step.exposes(),
-                step.photos());
+                step.photos(),
+                step.stays());
     }
 
     private static Set<String> prefixed(String prefix, Set<String> ids) {

@@ -132,6 +132,7 @@ public record NotesDiff(List<String> whole, List<StepDiff> steps, boolean orderC
         line(lines, "on the way back", was.closeUp(), is.closeUp());
         line(lines, "goes back after", titles(was.backAfter(), earlier), titles(is.backAfter(), later));
         line(lines, "hours left off", String.valueOf(was.waitHours()), String.valueOf(is.waitHours()));
+        listed(lines, "stays", was.stays(), is.stays(), Staying::sentence);
         if (!was.photos().equals(is.photos())) {
             lines.add("photos: " + pictures(was) + " → " + pictures(is));
         }

@@ -20,6 +20,7 @@ import wrenchnotes.core.unit.Invalid;
  * @param off what it takes off
  * @param exposes ids of the components that can be reached once it is done; may be left out (null) if there are none
  * @param photos pictures of it, with what is marked on them; may be left out (null)
+ * @param stays what it meets and does not take off; may be left out (null)
  */
 public record Step(
         String id,
@@ -30,7 +31,8 @@ public record Step(
         Toll toll,
         Things off,
         Set<Long> exposes,
-        List<Photo> photos) {
+        List<Photo> photos,
+        List<Staying> stays) {
 
     public Step {
         id = Checked.text("id", id, 80);
@@ -42,6 +44,10 @@ public record Step(
         Checked.present("off", off);
         exposes = sorted(exposes);
         photos = photos == null ? List.of() : List.copyOf(photos);
+        stays = stays == null ? List.of() : List.copyOf(stays);
+        if (stays.stream().map(Staying::id).distinct().count() < stays.size()) {
+            throw new Invalid("stays", "Two things that stay in step \"" + title + "\" have the same id");
+        }
         if (order.needs().contains(id)) {
             throw new Invalid("needs", "Step \"" + title + "\" needs itself first: take that out");
         }
@@ -49,7 +55,7 @@ public record Step(
 
     /** A step that needs nothing first, is the only way, hurts nobody, costs nothing and takes nothing off. */
     public static Step of(String id, String title, Doing doing) {
-        return new Step(id, title, doing, Caution.NONE, Order.FIRST, Toll.NONE, Things.NONE, null, null);
+        return new Step(id, title, doing, Caution.NONE, Order.FIRST, Toll.NONE, Things.NONE, null, null, null);
     }
 
     /** A step that is the only way, costs nothing and goes back the plain way. */
@@ -69,34 +75,44 @@ public record Step(
     }
 
     public Step with(Caution other) {
-        return new Step(id, title, doing, other, order, toll, off, exposes, photos);
+        return new Step(id, title, doing, other, order, toll, off, exposes, photos, stays);
     }
 
     public Step with(Order other) {
-        return new Step(id, title, doing, danger, other, toll, off, exposes, photos);
+        return new Step(id, title, doing, danger, other, toll, off, exposes, photos, stays);
     }
 
     public Step with(Toll other) {
-        return new Step(id, title, doing, danger, order, other, off, exposes, photos);
+        return new Step(id, title, doing, danger, order, other, off, exposes, photos, stays);
     }
 
     public Step with(Things other) {
-        return new Step(id, title, doing, danger, order, toll, other, exposes, photos);
+        return new Step(id, title, doing, danger, order, toll, other, exposes, photos, stays);
     }
 
     /** The same step with other words for the way back. */
     public Step closingUp(String words) {
-        return new Step(id, title, doing.closingUp(words), danger, order, toll, off, exposes, photos);
+        return new Step(id, title, doing.closingUp(words), danger, order, toll, off, exposes, photos, stays);
     }
 
     /** The same step in another shop, whose components have other ids. */
     public Step exposing(Set<Long> components) {
-        return new Step(id, title, doing, danger, order, toll, off, components, photos);
+        return new Step(id, title, doing, danger, order, toll, off, components, photos, stays);
     }
 
     /** The same step with these pictures. */
     public Step showing(List<Photo> pictures) {
-        return new Step(id, title, doing, danger, order, toll, off, exposes, pictures);
+        return new Step(id, title, doing, danger, order, toll, off, exposes, pictures, stays);
+    }
+
+    /** The same step, meeting these and leaving them where they are. */
+    public Step leaving(List<Staying> others) {
+        return new Step(id, title, doing, danger, order, toll, off, exposes, photos, others);
+    }
+
+    /** What is moved without coming off and stands where somebody set it. */
+    public List<Staying> adjusted() {
+        return stays.stream().filter(one -> one.as() == StaysAs.ADJUSTED).toList();
     }
 
     public String how() {
@@ -109,6 +125,11 @@ public record Step(
 
     public String tool() {
         return doing.tool();
+    }
+
+    /** What is called which way, in the order in which they are taken up. */
+    public List<String> tools() {
+        return doing.tools().stream().map(Tool::called).toList();
     }
 
     public double minutes() {

@@ -1,6 +1,7 @@
 package wrenchnotes.core.teardown;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /** What a step takes off. A list that is left out (null) is empty. */
@@ -39,10 +40,15 @@ public record Things(List<FastenerGroup> fasteners, List<Connector> connectors, 
 
     /** The same things in joined notes, where their ids begin with the sub-assembly's. */
     Things in(String prefix) {
+        return called(id -> prefix + id);
+    }
+
+    /** The same things where they have these ids. */
+    Things called(UnaryOperator<String> ids) {
         return new Things(
-                fasteners.stream().map(one -> one.withId(prefix + one.id())).toList(),
-                connectors.stream().map(one -> one.withId(prefix + one.id())).toList(),
-                pieces.stream().map(one -> one.withId(prefix + one.id())).toList());
+                fasteners.stream().map(one -> one.withId(ids.apply(one.id()))).toList(),
+                connectors.stream().map(one -> one.withId(ids.apply(one.id()))).toList(),
+                pieces.stream().map(one -> one.withId(ids.apply(one.id()))).toList());
     }
 
     private static <T> List<T> listed(List<T> said) {

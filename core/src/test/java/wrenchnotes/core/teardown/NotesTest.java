@@ -68,7 +68,8 @@ class NotesTest {
                         List.of(new Connector("fan", "fan lead", "CN3", true, "")),
                         List.of(new LoosePiece("ring", "ring", "", 2))),
                 Set.of(1L),
-                List.of());
+                List.of(),
+                List.of(new Staying("trim", "trimmer", StaysAs.LEAVE_ALONE, "sets the speed")));
         Step is = new Step(
                 "lid",
                 "Cover",
@@ -81,7 +82,8 @@ class NotesTest {
                         List.of(new Connector("fan", "fan lead", "CN3", true, "lift")),
                         List.of(new LoosePiece("pad", "pad", "felt", 1))),
                 Set.of(1L, 4L),
-                List.of(front));
+                List.of(front),
+                List.of(new Staying("clamp", "clamp", StaysAs.LOOSENED, "")));
         Step foot = step("foot", 1, null);
         NotesDiff.StepDiff lid =
                 NotesDiff.between(Teardown.of(List.of(foot, was)), Teardown.of(List.of(is, foot))).steps().stream()
@@ -109,6 +111,8 @@ class NotesTest {
                         "on the way back: push down → slide back",
                         "goes back after: nothing → Take off foot",
                         "hours left off: 0 → 2",
+                        "stays added: clamp: loosened",
+                        "stays gone: trimmer: leave alone, sets the speed",
                         "photos: 0 with 0 marks → 1 with 0 marks");
         NotesDiff turned = NotesDiff.between(
                 Teardown.of(List.of(foot, step("fan", 1, null))), Teardown.of(List.of(step("fan", 1, null), foot)));

@@ -5,10 +5,12 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -139,6 +141,16 @@ public class BenchApi {
         return press.of(job, said, pen, by -> service.stepIn(by, job, seen, said.of(step)));
     }
 
+    /** @param lying how many of a thing lie there, by its id; what is left out nobody has counted */
+    public record FoundOpenSaid(
+            @NotNull @Size(min = 1, max = 200) Set<@NotBlank String> steps,
+            @NotNull @Size(max = 200) Map<String, @NotNull @Min(0) @Max(99) Integer> lying) {}
+
+    @PostMapping("/found-open")
+    BenchView foundOpen(@PathVariable long job, Seen seen, @Valid @RequestBody FoundOpenSaid said, Pen pen) {
+        return press.of(job, said, pen, by -> service.foundOpen(by, job, seen, said.steps(), said.lying()));
+    }
+
     @PostMapping("/steps/{step}/out")
     BenchView stepOut(
             @PathVariable long job, @PathVariable String step, Seen seen, @Valid @RequestBody OutSaid said, Pen pen) {
@@ -153,14 +165,23 @@ public class BenchApi {
      */
     public record ScrewsSaid(Optional<Head> head, Optional<@Min(1) @Max(99) Integer> count) {}
 
-    /** What came off where the notes end: it becomes their next step. */
+    /**
+     * What came off where the notes end: it becomes their next step. What was only folded up or turned aside takes nothing off.
+     *
+     * @param exposes names of components that can be reached now
+     * @param photos hashes of pictures that are kept
+     */
     public record CameOffSaid(
             @NotBlank @Size(max = 80) String title,
             @NotNull Side side,
-            @Size(max = 30) String tool,
+            @Size(max = 120) String tool,
             @NotNull @Size(max = 8) List<@Valid @NotNull ScrewsSaid> screws,
             @NotNull @Size(max = 20) List<@NotBlank @Size(max = 80) String> plugs,
-            @NotNull @Size(max = 20) List<@NotBlank @Size(max = 80) String> pieces) {
+            @NotNull @Size(max = 20) List<@NotBlank @Size(max = 80) String> pieces,
+            @Size(max = 500) String caution,
+            @Size(max = 500) String closeUp,
+            @Size(max = 20) List<@NotBlank @Size(max = 80) String> exposes,
+            @Size(max = 8) List<@NotNull @Pattern(regexp = "[0-9a-f]{64}") String> photos) {
 
         DraftService.Off off() {
             return new DraftService.Off(
@@ -171,7 +192,12 @@ public class BenchApi {
                             .map(one -> new DraftService.Screws(one.head(), one.count()))
                             .toList(),
                     plugs,
-                    pieces);
+                    pieces,
+                    new DraftService.Besides(caution, closeUp, listed(exposes), listed(photos)));
+        }
+
+        private static List<String> listed(List<String> said) {
+            return said == null ? List.of() : said;
         }
     }
 

@@ -89,7 +89,10 @@ final class BenchPress {
     }
 
     private static String subject(Press press) {
-        if (press instanceof Press.StepIn || press instanceof Press.StepOut || press instanceof Press.StepBack) {
+        if (press instanceof Press.StepIn
+                || press instanceof Press.FoundOpen
+                || press instanceof Press.StepOut
+                || press instanceof Press.StepBack) {
             return "step";
         }
         if (press instanceof Press.Pause || press instanceof Press.GoOn) {

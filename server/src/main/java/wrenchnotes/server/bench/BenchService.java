@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Move;
@@ -93,6 +94,14 @@ public class BenchService {
                 press.make(said.by(rights.may(by, Act.OVERRULE), press.beside().checks()));
         knownHere.proposeCounts(
                 press, said.found().stream().map(TakenOff::thing).toList());
+        return after;
+    }
+
+    /** A unit that came half apart, as it lies. @param lying how many of a thing lie there, of those that somebody counted */
+    public BenchState foundOpen(By by, long job, Seen seen, Set<String> steps, Map<String, Integer> lying) {
+        BenchPress press = benches.changeable(by, job, seen);
+        BenchState after = press.make(new Press.FoundOpen(steps, lying));
+        knownHere.proposeCounts(press, List.copyOf(lying.keySet()));
         return after;
     }
 

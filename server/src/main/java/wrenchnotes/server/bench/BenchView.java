@@ -68,6 +68,7 @@ public record BenchView(
      * @param reworks how often it was, and why; trial fits are counted apart
      * @param likelyRework why it would be opened again now, by what just happened
      * @param hazards what came with the unit and can hurt, a caution each
+     * @param perhapsOpen whether somebody opened it before it came, and nothing was entered here yet: it may lie half apart
      * @param notSeenTo what stops the start until a lead has said what was done about it
      * @param loan the last one: the unit is out while it is not over
      * @param unfinished what is left out for now, and what is temporary
@@ -85,6 +86,7 @@ public record BenchView(
             Status status,
             PowerView power,
             List<String> hazards,
+            boolean perhapsOpen,
             List<ArrivalMark> notSeenTo,
             Optional<Loan> loan,
             List<String> unfinished) {}
@@ -174,6 +176,8 @@ public record BenchView(
                 Status.of(facts, now),
                 power(run.power()),
                 ArrivalMark.cautions(beside.marks()),
+                beside.marks().contains(ArrivalMark.EARLIER_ATTEMPT)
+                        && run.lastIn().isEmpty(),
                 beside.notSeenTo(),
                 state.job().loan(),
                 run.unfinished(beside.ends()));

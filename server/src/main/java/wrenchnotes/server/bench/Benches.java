@@ -73,9 +73,14 @@ class Benches {
         NotesStore.Version version =
                 job.openedWith().map(notes::version).orElseGet(() -> notes.newest(job.revisionId()));
         List<FittedEntry> fitted = store.fitted(id);
-        List<EntryStore.SaidAt> said = entries.ofPower(id);
+        List<EntryStore.SaidAt> said = entries.saidFirst(id);
         RunLog log = new RunLog(
-                runs.runs(id), store.steps(id), store.ledger(id), PowerSaid.power(said), PowerSaid.acknowledged(said));
+                runs.runs(id),
+                store.steps(id),
+                store.ledger(id),
+                SaidFirst.power(said),
+                SaidFirst.acknowledged(said),
+                SaidFirst.marks(said));
         for (NotesTaken one : taken.of(id)) {
             log = log.renamed(one);
         }

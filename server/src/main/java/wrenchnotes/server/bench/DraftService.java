@@ -7,25 +7,29 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Direction;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.StepEntry;
+import wrenchnotes.core.teardown.Caution;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Head;
 import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Order;
+import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.unit.By;
-import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.teardown.Drafts;
 import wrenchnotes.server.teardown.ModelService;
+import wrenchnotes.server.teardown.ModelStore;
 import wrenchnotes.server.teardown.NotesStore;
 
 /**
@@ -42,13 +46,16 @@ class DraftService {
     private final RunStore runs;
     private final NotesStore notes;
     private final ModelService models;
+    private final ModelStore store;
     private final NewerNotes newer;
 
-    DraftService(Benches benches, RunStore runs, NotesStore notes, ModelService models, NewerNotes newer) {
+    DraftService(
+            Benches benches, RunStore runs, NotesStore notes, ModelService models, ModelStore store, NewerNotes newer) {
         this.benches = benches;
         this.runs = runs;
         this.notes = notes;
         this.models = models;
+        this.store = store;
         this.newer = newer;
     }
 
@@ -60,7 +67,22 @@ class DraftService {
      * @param plugs their names
      * @param pieces names of loose pieces, one of each
      */
-    record Off(String title, Side side, String tool, List<Screws> screws, List<String> plugs, List<String> pieces) {}
+    record Off(
+            String title,
+            Side side,
+            String tool,
+            List<Screws> screws,
+            List<String> plugs,
+            List<String> pieces,
+            Besides besides) {}
+
+    /**
+     * What else is known of the step; each may be empty.
+     *
+     * @param exposes names of components that can be reached now, known or new
+     * @param photos hashes of pictures that are kept
+     */
+    record Besides(String caution, String closeUp, List<String> exposes, List<String> photos) {}
 
     BenchState cameOff(By by, long job, Seen seen, Off off) {
         BenchPress press = benches.running(by, job, seen);
@@ -73,11 +95,9 @@ class DraftService {
             throw Refused.because(
                     "The notes were changed since this unit was opened: go on by the newer ones first, or propose the step under Models.");
         }
-        if (off.screws().isEmpty() && off.plugs().isEmpty() && off.pieces().isEmpty()) {
-            throw new Invalid("screws", "Say what came off: a screw, a plug or a loose piece");
-        }
         List<Step> steps = new ArrayList<>(newest.teardown().steps());
-        Step step = step(off, newest.teardown(), minutes(job, state, press.by().at()));
+        Step step = step(off, newest.teardown(), minutes(job, state, press.by().at()))
+                .exposing(components(press, off.besides().exposes()));
         steps.add(step);
         NotesStore.Version saved = models.saveNotes(
                 press.by(),
@@ -90,7 +110,18 @@ class DraftService {
             press.is(press.now().pressed(press.by()));
         }
         benches.goBy(press, saved);
+        if (!step.caution().isEmpty()) {
+            // Whoever has just written the caution knows it.
+            press.keep(new Press.Heed(step.id()));
+        }
         return press.make(Press.StepIn.asTheNotesSay(step.id()));
+    }
+
+    private Set<Long> components(BenchPress press, List<String> names) {
+        long model = store.revision(press.now().job().revisionId()).modelId();
+        return names.stream()
+                .map(name -> models.addComponent(press.by(), model, name).id())
+                .collect(Collectors.toSet());
     }
 
     /** A step that came of taking something off, and was taken back at once, leaves no ghost in the notes. */
@@ -120,7 +151,7 @@ class DraftService {
     }
 
     private static String asItCameOff(BenchState state) {
-        return "as it came off, " + state.job().tag();
+        return Drafts.asItCameOff(state.job().tag());
     }
 
     /** Since the last step or the beginning of the run, whichever is later, pauses left out. */
@@ -152,7 +183,12 @@ class DraftService {
         Set<String> needs = before.steps().isEmpty()
                 ? Set.of()
                 : Set.of(before.steps().get(before.steps().size() - 1).id());
-        return Step.of(id, off.title(), new Doing("", off.side(), off.tool(), minutes, "", ""))
+        Besides besides = off.besides();
+        return Step.of(id, off.title(), new Doing("", off.side(), off.tool(), minutes, "", besides.closeUp()))
+                .with(Caution.of(besides.caution()))
+                .showing(besides.photos().stream()
+                        .map(hash -> new Photo(hash, "", List.of()))
+                        .toList())
                 .with(Order.after(needs))
                 .with(new Things(fasteners, plugs, pieces));
     }

@@ -29,7 +29,7 @@ public class LivePower {
      * @param why what it is live for
      */
     public void on(By by, long job, String why) {
-        PowerLog power = PowerLog.of(PowerSaid.power(said.ofPower(job)), runs.runs(job));
+        PowerLog power = PowerLog.of(SaidFirst.power(said.saidFirst(job)), runs.runs(job));
         if (!power.is(Power.LIVE)) {
             entries.say(by, job, new JobEntry.Powered(Power.LIVE, why));
         }

@@ -6,6 +6,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Entered;
 import wrenchnotes.core.bench.LedgerEntry;
+import wrenchnotes.core.bench.PlaceMark;
 import wrenchnotes.core.bench.PowerEntry;
 import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunRecord;
@@ -114,6 +115,16 @@ class Recorder {
         public Long heeded(Entered.Heeded heeded) {
             return entries.say(
                     by, job, new JobEntry.Acknowledged(heeded.acknowledged().step(), heeded.title(), heeded.caution()));
+        }
+
+        @Override
+        public Long marked(Entered.Marked marked) {
+            PlaceMark mark = marked.mark();
+            return entries.say(
+                    by,
+                    job,
+                    new JobEntry.Marked(
+                            mark.step(), mark.stays(), marked.label(), mark.back(), mark.words(), mark.photo()));
         }
 
         @Override

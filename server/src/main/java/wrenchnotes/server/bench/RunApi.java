@@ -103,6 +103,22 @@ class RunApi {
         return press.of(job, "heed", pen, by -> service.heed(by, job, seen, step));
     }
 
+    /**
+     * @param words how it was marked; may be empty if there is a picture, or if it stands there again
+     * @param photo hash of a picture that was kept
+     */
+    public record MarkSaid(
+            @NotBlank @Size(max = 80) String stays,
+            @NotNull @Size(max = 200) String words,
+            Optional<@Pattern(regexp = "[0-9a-f]{64}") String> photo) {}
+
+    @PostMapping("/steps/{step}/mark")
+    BenchView mark(
+            @PathVariable long job, @PathVariable String step, Seen seen, @Valid @RequestBody MarkSaid said, Pen pen) {
+        Press.Marking marking = new Press.Marking(step, said.stays(), said.words(), said.photo());
+        return press.of(job, said, pen, by -> service.mark(by, job, seen, marking));
+    }
+
     public record WhySaid(@NotBlank @Size(max = 200) String reason) {}
 
     @PostMapping("/steps/{step}/skip")

@@ -23,6 +23,7 @@ import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.EntryService;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.teardown.Assembly;
+import wrenchnotes.server.teardown.Drafts;
 
 /** Runs: started, turned elsewhere, paused, and ended by closing. Each method runs in the caller's transaction. */
 @Component
@@ -34,6 +35,7 @@ public class RunService {
     private final Assembly assembly;
     private final EntryService entries;
     private final Rights rights;
+    private final Drafts drafts;
 
     RunService(
             Benches benches,
@@ -41,13 +43,15 @@ public class RunService {
             ArrivalStore arrivals,
             Assembly assembly,
             EntryService entries,
-            Rights rights) {
+            Rights rights,
+            Drafts drafts) {
         this.benches = benches;
         this.jobs = jobs;
         this.arrivals = arrivals;
         this.assembly = assembly;
         this.entries = entries;
         this.rights = rights;
+        this.drafts = drafts;
     }
 
     /** Which of the ways that are offered. */
@@ -149,6 +153,11 @@ public class RunService {
         return toldByItself(benches.changeable(by, job, seen), new Press.Heed(stepId));
     }
 
+    /** What a step moves without taking it off is marked, or stands on its mark again. */
+    public BenchState mark(By by, long job, Seen seen, Press.Marking said) {
+        return toldByItself(benches.changeable(by, job, seen), said);
+    }
+
     /** Of what is kept as an entry that the story reads as it is. */
     private BenchState toldByItself(BenchPress press, Press said) {
         press.keep(said);
@@ -178,7 +187,12 @@ public class RunService {
     public BenchState close(By by, long job, Seen seen, Optional<String> forNow) {
         BenchPress press = benches.changeable(by, job, seen);
         Beside beside = press.beside();
-        return press.make(new Press.Close(forNow, beside.lastClosing(), beside.ends(), beside.checks()));
+        BenchState closed = press.make(new Press.Close(forNow, beside.lastClosing(), beside.ends(), beside.checks()));
+        if (forNow.isEmpty()) {
+            drafts.together(
+                    press.by(), closed.job().revisionId(), job, closed.job().tag());
+        }
+        return closed;
     }
 
     /** A remark, a picture, or both, on what is before the bench. */

@@ -10,6 +10,7 @@ import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.teardown.Assembled;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Staying;
 import wrenchnotes.core.teardown.Step;
 
 /**
@@ -51,7 +52,8 @@ public record StepView(
         List<String> mind,
         List<String> tryFirst,
         List<ThingView> things,
-        List<Photo> photos) {
+        List<Photo> photos,
+        List<Staying> stays) {
 
     static StepView of(Step step, BenchState state, Beside beside, Instant now) {
         Assembled.Written written = Assembled.written(step.id());
@@ -85,6 +87,7 @@ public record StepView(
                         .map(thing ->
                                 ThingView.of(step, thing, state.run().ledger()).in(beside.altered()))
                         .toList(),
-                step.photos());
+                step.photos(),
+                step.stays());
     }
 }

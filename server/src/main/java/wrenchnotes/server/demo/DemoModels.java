@@ -9,6 +9,7 @@ import static wrenchnotes.core.teardown.Side.FRONT;
 import static wrenchnotes.core.teardown.Side.TOP;
 
 import java.util.List;
+import wrenchnotes.core.teardown.StaysAs;
 import wrenchnotes.core.unit.Kind;
 
 /** The invented models that come over the demo shop's counter, with their notes. */
@@ -249,7 +250,7 @@ final class DemoModels {
                 .plug("head lead", "red wire to the board edge")
                 .plug("motor lead", "red wire to the board edge")
                 .exposes("record switch");
-        notes.step("bracket", "Take off the flywheel bracket", BOTTOM, "PH0", 2)
+        notes.step("bracket", "Take off the flywheel bracket", BOTTOM, "PH0 magnetic", 2)
                 .needs("keys")
                 .caution(SPRING)
                 .how(
@@ -257,9 +258,12 @@ final class DemoModels {
                 .machine(3, "flywheel bracket", 2, 5, BRASS)
                 .machine(1, "bracket, by the motor: the longer one", 2, 9, BRASS)
                 .piece("thrust washer", "flat side to the bracket")
+                .stays("end play screw", StaysAs.ADJUSTED, "line across screw and bracket")
                 .exposes("capstan belt");
         notes.step("plate", "Reel plate up", TOP, "PH0", 4)
                 .needs("bracket")
+                .stays("two trimmers by the edge", StaysAs.LEAVE_ALONE, "they set the speed, and nothing here needs it")
+                .stays("motor plate screw", StaysAs.LOOSENED, "half a turn, the plate slides under it")
                 .machine(3, "reel plate", 2, 4, BLACK)
                 .piece("rewind key rod", "hook to the left")
                 .exposes("idler tyre");

@@ -19,6 +19,8 @@ import wrenchnotes.core.teardown.Order;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
 import wrenchnotes.core.teardown.Spot;
+import wrenchnotes.core.teardown.Staying;
+import wrenchnotes.core.teardown.StaysAs;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
@@ -43,6 +45,7 @@ final class DemoNotes {
         private final List<Connector> connectors = new ArrayList<>();
         private final List<LoosePiece> pieces = new ArrayList<>();
         private final List<String> exposes = new ArrayList<>();
+        private final List<Staying> stays = new ArrayList<>();
         private final Set<String> backAfter = new TreeSet<>();
         private String how = "";
         private String caution = "";
@@ -71,11 +74,17 @@ final class DemoNotes {
                     new Toll(partsMinor, reversible),
                     new Things(fasteners, connectors, pieces),
                     exposes.stream().map(componentId::applyAsLong).collect(Collectors.toSet()),
-                    List.of());
+                    List.of(),
+                    stays);
         }
 
         Line needs(String... ids) {
             needs.addAll(List.of(ids));
+            return this;
+        }
+
+        Line stays(String what, StaysAs as, String words) {
+            stays.add(new Staying(id + "-s" + stays.size(), what, as, words));
             return this;
         }
 

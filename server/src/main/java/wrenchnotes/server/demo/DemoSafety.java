@@ -2,11 +2,14 @@ package wrenchnotes.server.demo;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import wrenchnotes.core.bench.Power;
+import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.teardown.Caution;
+import wrenchnotes.core.teardown.Staying;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.bench.RunService;
@@ -17,6 +20,7 @@ final class DemoSafety {
     private final RunService runs;
     private final DemoTurn turn;
     private final Set<String> heeded = new TreeSet<>();
+    private final Set<String> marked = new TreeSet<>();
     private boolean live;
 
     DemoSafety(RunService runs, DemoTurn turn) {
@@ -38,7 +42,7 @@ final class DemoSafety {
     }
 
     /**
-     * Off and unplugged, and every caution over a step heeded.
+     * Off and unplugged, every caution over a step heeded, and what it moves marked, or back on its mark.
      *
      * @param way the steps that are open, or will be
      */
@@ -51,6 +55,11 @@ final class DemoSafety {
             if (!over.danger().equals(Caution.NONE) && heeded.add(over.id())) {
                 runs.heed(turn.by(turn.bencher), turn.job(), turn.seen(), over.id());
             }
+        }
+        for (Staying stays : turn.known.teardown().step(step).adjusted()) {
+            String words = marked.add(stays.id()) ? stays.words() : "";
+            Press.Marking marking = new Press.Marking(step, stays.id(), words, Optional.empty());
+            runs.mark(turn.by(turn.bencher), turn.job(), turn.seen(), marking);
         }
     }
 

@@ -3,6 +3,7 @@ package wrenchnotes.server.exchange;
 import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -68,6 +69,7 @@ public class TeardownPapers {
                         "Off",
                         thing instanceof FastenerGroup group ? group.label() + ": " + group.words() : thing.inAll());
             }
+            step.stays().forEach(stays -> line(page, upper(stays.as().words()), stays.label() + colon(stays.words())));
             line(page, "Exposes", step.exposes().stream().map(content::name).collect(Collectors.joining(", ")));
             line(page, "On the way back", step.closeUp());
             line(
@@ -76,6 +78,14 @@ public class TeardownPapers {
                     step.backAfter().stream().map(titles::get).collect(Collectors.joining(", ")));
         }
         return page.toString();
+    }
+
+    private static String upper(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private static String colon(String words) {
+        return words.isEmpty() ? "" : ": " + words;
     }
 
     private static void overview(StringBuilder page, TeardownFile.Content content) {
@@ -152,8 +162,7 @@ public class TeardownPapers {
 
     private static Set<String> tools(TeardownFile.Content content) {
         return content.notes().steps().stream()
-                .map(Step::tool)
-                .filter(tool -> !tool.isEmpty())
+                .flatMap(step -> step.tools().stream())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 

@@ -23,6 +23,10 @@ record EntryForm(String kind, int number, String said) {
 
     private record Acknowledged(int form, String step, String title, String caution) {}
 
+    /** @param photo left out if there is none */
+    private record Marked(
+            int form, String step, String stays, String label, boolean back, String words, String photo) {}
+
     private record Power(int form, String power, String why) {}
 
     private record MadeSafe(int form, String mark, String words) {}
@@ -59,6 +63,18 @@ record EntryForm(String kind, int number, String said) {
         }
         if (entry instanceof JobEntry.Acknowledged is) {
             return form("ACKNOWLEDGED", new Acknowledged(1, is.step(), is.title(), is.caution()));
+        }
+        if (entry instanceof JobEntry.Marked is) {
+            return form(
+                    "MARKED",
+                    new Marked(
+                            1,
+                            is.step(),
+                            is.stays(),
+                            is.label(),
+                            is.back(),
+                            is.how(),
+                            is.photo().orElse(null)));
         }
         if (entry instanceof JobEntry.Powered is) {
             return form("POWER", new Power(1, is.power().name(), is.why()));
@@ -130,6 +146,11 @@ record EntryForm(String kind, int number, String said) {
             case "ACKNOWLEDGED 1" -> {
                 Acknowledged is = Stored.read(tree, Acknowledged.class);
                 yield new JobEntry.Acknowledged(is.step(), is.title(), is.caution());
+            }
+            case "MARKED 1" -> {
+                Marked is = Stored.read(tree, Marked.class);
+                yield new JobEntry.Marked(
+                        is.step(), is.stays(), is.label(), is.back(), is.words(), Optional.ofNullable(is.photo()));
             }
             case "POWER 1" -> {
                 Power is = Stored.read(tree, Power.class);

@@ -59,12 +59,12 @@ public class EntryStore {
     /** @param entry with the moment at which it was said */
     public record SaidAt(JobEntry entry, Moment moment) {}
 
-    /** What was said of a job's power, and which cautions were heeded, in the order in which it was said. */
-    public List<SaidAt> ofPower(long job) {
+    /** What has to be said before a step: of a job's power, which cautions were heeded, what was marked; in the order in which it was said. */
+    public List<SaidAt> saidFirst(long job) {
         return jdbc.sql("""
                         SELECT kind, form, said, moment, at
                         FROM entry
-                        WHERE job_id = :job AND kind IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED')
+                        WHERE job_id = :job AND kind IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'MARKED')
                         ORDER BY id
                         """)
                 .param("job", job)

@@ -14,6 +14,7 @@ import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.MatPlan;
 import wrenchnotes.core.teardown.Photo;
+import wrenchnotes.core.teardown.Staying;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Thing;
@@ -76,8 +77,7 @@ public class TeardownSheets {
         said.put(
                 "tools",
                 words.printable(steps.stream()
-                        .map(Step::tool)
-                        .filter(tool -> !tool.isEmpty())
+                        .flatMap(step -> step.tools().stream())
                         .distinct()
                         .collect(Collectors.joining(", "))));
         said.put(
@@ -114,6 +114,7 @@ public class TeardownSheets {
                 lines,
                 "exposes",
                 step.exposes().stream().map(sheet.component()::apply).collect(Collectors.joining(", ")));
+        line(lines, "stays", step.stays().stream().map(Staying::sentence).collect(Collectors.joining("; ")));
         line(lines, "wayback", step.closeUp());
         return new StepOnSheet(
                 number,

@@ -1,11 +1,14 @@
 package wrenchnotes.server.teardown;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.Block;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.SharedFix;
@@ -17,6 +20,7 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Kind;
+import wrenchnotes.core.unit.Words;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.photo.PhotoStore;
@@ -197,6 +201,35 @@ public class ModelService {
         if (!photos.has(photo.hash())) {
             throw new Invalid("photos", "The photo is not in the shop: take it in again");
         }
+    }
+
+    /** Takes steps of other notes as a block; components are found by what they are called, and made where there is none. */
+    NotesStore.Version takeBlock(By by, long revision, Seen seen, long from, Set<String> steps) {
+        ModelStore.Revision source = models.revision(from);
+        long model = models.revision(revision).modelId();
+        Teardown block = notes.newest(from).teardown();
+        Map<Long, Long> here = new HashMap<>();
+        Teardown taken = Block.taken(
+                notes.newest(revision).teardown(),
+                block,
+                steps,
+                id -> here.computeIfAbsent(id, other -> like(by, model, models.component(other))));
+        String of = models.model(source.modelId()).title() + ", " + source.name();
+        return saveNotes(by, revision, seen, taken, Words.count(steps.size(), "step", "steps") + " as in " + of);
+    }
+
+    private long like(By by, long model, ModelStore.ModelComponent other) {
+        Optional<ModelStore.ModelComponent> known = models.component(model, other.name());
+        return known.orElseGet(() -> {
+                    ModelStore.ModelComponent made = addComponent(by, model, other.name());
+                    models.changeComponent(
+                            made.id(),
+                            made.name(),
+                            other.aliases(),
+                            other.inside().filter(inside -> inside != model));
+                    return made;
+                })
+                .id();
     }
 
     /** Takes over steps that another revision of the same model has put right. */

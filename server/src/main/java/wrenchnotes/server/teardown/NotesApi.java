@@ -167,6 +167,19 @@ public class NotesApi {
         });
     }
 
+    /** Takes steps of other notes, of whatever model, to the end of these. */
+    @PostMapping("/teardown/block")
+    NotesView takeBlock(@PathVariable long revision, Seen seen, @Valid @RequestBody FixTaken said, Pen pen) {
+        return view(pen.once(
+                said,
+                by -> {
+                    right.mustHave(by, revision);
+                    return service.takeBlock(by, revision, seen, said.from(), said.steps());
+                },
+                NotesStore.Version::id,
+                notes::version));
+    }
+
     /** Takes over what another revision has put right. */
     @PostMapping("/teardown/take-over")
     NotesView takeOver(@PathVariable long revision, Seen seen, @Valid @RequestBody FixTaken said, Pen pen) {

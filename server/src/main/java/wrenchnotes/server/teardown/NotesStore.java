@@ -50,6 +50,17 @@ public class NotesStore {
                 .orElse(new Version(0, revision, 0, Teardown.empty(), "", "", Instant.EPOCH));
     }
 
+    /** The newest notes of each revision that has any. */
+    List<Version> newestOfAll() {
+        return jdbc.sql("""
+                        SELECT (SELECT id FROM teardown WHERE revision_id = revision.id ORDER BY number DESC LIMIT 1) AS newest
+                        FROM revision
+                        ORDER BY id
+                        """).query((row, n) -> Sql.id(row, "newest")).list().stream()
+                .flatMap(id -> id.map(this::version).stream())
+                .toList();
+    }
+
     /** All versions of a revision's notes, newest first, without their steps. */
     List<Saved> versions(long revision) {
         return jdbc.sql("""

@@ -19,6 +19,7 @@ import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.FastenerShape;
 import wrenchnotes.core.teardown.Overview;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Tool;
 import wrenchnotes.core.teardown.plan.Access;
 import wrenchnotes.core.teardown.plan.AccessPlan;
 import wrenchnotes.core.teardown.plan.Costs;
@@ -79,6 +80,7 @@ public class PlanApi {
     }
 
     /**
+     * @param tool several with commas between, in the order in which they are taken up; empty for bare hands
      * @param insteadOf the group of steps that do the same; left out if there is only this way
      * @param partsCost minor units; 0 if left out
      * @param reversible true if left out
@@ -87,7 +89,7 @@ public class PlanApi {
             @NotBlank @Size(max = 40) String id,
             List<String> needs,
             @NotNull Side side,
-            @Size(max = 30) String tool,
+            @Size(max = 120) String tool,
             @NotNull Double minutes,
             List<String> exposes,
             String insteadOf,
@@ -99,7 +101,9 @@ public class PlanApi {
                     id,
                     needs,
                     side,
-                    tool,
+                    Tool.listed(tool == null ? "" : tool).stream()
+                            .map(Tool::called)
+                            .toList(),
                     minutes,
                     exposes,
                     Optional.ofNullable(insteadOf),

@@ -11,6 +11,7 @@ import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Order;
 import wrenchnotes.core.teardown.Photo;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Staying;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.Toll;
@@ -42,7 +43,8 @@ public record StepSaid(
         Integer waitHours,
         List<Photo> photos,
         Boolean live,
-        Boolean leadOnly) {
+        Boolean leadOnly,
+        List<Staying> stays) {
 
     static StepSaid of(Step step) {
         return new StepSaid(
@@ -67,7 +69,8 @@ public record StepSaid(
                 step.waitHours(),
                 step.photos(),
                 step.danger().live(),
-                step.danger().leadOnly());
+                step.danger().leadOnly(),
+                step.stays());
     }
 
     static List<StepSaid> of(List<Step> steps) {
@@ -104,6 +107,7 @@ public record StepSaid(
                 new Toll(partsMinor == null ? 0 : partsMinor, reversible == null || reversible),
                 new Things(fasteners, connectors, pieces),
                 exposes,
-                photos);
+                photos,
+                stays);
     }
 }

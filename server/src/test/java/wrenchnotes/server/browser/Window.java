@@ -53,7 +53,8 @@ public final class Window implements AutoCloseable {
                 .setLocale("en-GB")
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         page = context.newPage();
-        page.setDefaultTimeout(15_000);
+        // A busy machine is slow and not wrong.
+        page.setDefaultTimeout(45_000);
         page.onPageError(complaints::add);
     }
 

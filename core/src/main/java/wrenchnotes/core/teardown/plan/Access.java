@@ -74,7 +74,7 @@ public record Access(
                 step.id(),
                 List.copyOf(step.needs()),
                 step.side(),
-                step.tool(),
+                step.tools(),
                 step.minutes(),
                 step.exposes().stream().map(String::valueOf).toList(),
                 Optional.of(step.insteadOf()),
@@ -90,8 +90,7 @@ public record Access(
                 AccessPlan.inNotesOrder(planned, plan, costs).minutes(),
                 LikelyTime.of(plan, notes, recorded),
                 List.copyOf(steps.stream()
-                        .map(Step::tool)
-                        .filter(tool -> !tool.isEmpty())
+                        .flatMap(step -> step.tools().stream())
                         .collect(Collectors.toCollection(LinkedHashSet::new))),
                 steps.stream()
                         .flatMap(step -> step.fasteners().stream())

@@ -30,9 +30,9 @@ public record Plan(List<String> order, double minutes, int flips, int toolChange
                 flips++;
                 up = step.side();
             }
-            if (!step.tool().isEmpty() && !step.tool().equals(inHand)) {
-                toolChanges++;
-                inHand = step.tool();
+            for (String tool : step.tools()) {
+                toolChanges += tool.equals(inHand) ? 0 : 1;
+                inHand = tool;
             }
             minutes += step.minutes();
         }

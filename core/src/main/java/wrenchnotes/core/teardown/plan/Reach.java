@@ -120,7 +120,7 @@ public final class Reach {
                 step.id(),
                 needs,
                 step.side(),
-                step.tool(),
+                step.tools(),
                 step.minutes(),
                 last ? List.of("it") : List.of(),
                 Optional.empty(),

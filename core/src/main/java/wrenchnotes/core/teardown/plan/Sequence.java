@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The best order of one set of steps: fewest minutes lost to flips and tool changes, with what needs what respected.
@@ -55,7 +56,7 @@ final class Sequence {
         this.costs = costs;
         this.table = new StepTable(steps, needed, costs);
         this.ceiling = ceiling;
-        this.work = steps.stream().mapToDouble(PlanStep::minutes).sum();
+        this.work = work(steps, costs);
     }
 
     /**
@@ -70,18 +71,29 @@ final class Sequence {
 
     /** No set of steps that holds these can be done in less: what {@link #best} starts from, for sets still growing. */
     static double leastMinutes(List<PlanStep> steps, Costs costs) {
-        double minutes = steps.stream().mapToDouble(PlanStep::minutes).sum();
+        double minutes = work(steps, costs);
+        Set<String> endedWith = steps.stream()
+                .filter(one -> !one.firstTool().equals(one.lastTool()))
+                .map(PlanStep::lastTool)
+                .collect(Collectors.toSet());
         long sides = steps.stream()
                 .map(PlanStep::side)
                 .filter(one -> one != costs.startSide())
                 .distinct()
                 .count();
         long tools = steps.stream()
-                .map(PlanStep::tool)
-                .filter(one -> !one.isEmpty())
+                .map(PlanStep::firstTool)
+                .filter(one -> !one.isEmpty() && !endedWith.contains(one))
                 .distinct()
                 .count();
         return minutes + sides * costs.flipMinutes() + tools * costs.toolMinutes();
+    }
+
+    /** What is the same in every order: the steps' own minutes, and what is changed within them. */
+    private static double work(List<PlanStep> steps, Costs costs) {
+        return steps.stream()
+                .mapToDouble(step -> step.minutes() + step.changesWithin() * costs.toolMinutes())
+                .sum();
     }
 
     private Found search(Budget budget) {
@@ -181,12 +193,13 @@ final class Sequence {
                 : Optional.of(best.stream().map(steps::get).toList());
     }
 
-    /** One step for each side and tool that could come next. */
+    /** One step for each side and tool that could come next, and each that ends with another tool than it begins with. */
     private Iterable<Integer> moves(State state) {
         Map<Integer, Integer> byPlace = new LinkedHashMap<>();
         for (int at = 0; at < table.size(); at++) {
             if (table.ready(state.done(), at)) {
-                byPlace.putIfAbsent(table.side(at) * (table.size() + 1) + table.inHandAfter(state.tool(), at), at);
+                int place = table.side(at) * (2 * table.size() + 1) + table.inHandAfter(state.tool(), at);
+                byPlace.putIfAbsent(table.changesTools(at) ? -1 - at : place, at);
             }
         }
         return byPlace.values();

@@ -5,7 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Steps by number: which side each wants up, which tool in hand (0: none), which other steps before it, and what changing over costs. */
+/**
+ * Steps by number: which side each wants up, which tool in hand to begin and which it ends with (0: none), which other steps before it, and
+ * what changing over costs. What is changed within a step is changed in every order and is part of its own minutes.
+ */
 final class StepTable {
 
     /** So many steps fit a set that is a {@code long}. */
@@ -13,7 +16,8 @@ final class StepTable {
 
     private final Costs costs;
     private final int[] side;
-    private final int[] tool;
+    private final int[] first;
+    private final int[] last;
     private final int[][] needs;
     private final long[] needSet;
 
@@ -22,7 +26,8 @@ final class StepTable {
         this.costs = costs;
         int n = steps.size();
         side = new int[n];
-        tool = new int[n];
+        first = new int[n];
+        last = new int[n];
         needs = new int[n][];
         needSet = new long[n];
         Map<String, Integer> index = new HashMap<>();
@@ -30,9 +35,10 @@ final class StepTable {
         for (int at = 0; at < n; at++) {
             index.put(steps.get(at).id(), at);
             side[at] = steps.get(at).side().ordinal();
-            tool[at] = tools.computeIfAbsent(steps.get(at).tool(), name -> tools.size());
+            first[at] = tools.computeIfAbsent(steps.get(at).firstTool(), name -> tools.size());
         }
         for (int at = 0; at < n; at++) {
+            last[at] = tools.computeIfAbsent(steps.get(at).lastTool(), name -> tools.size());
             needs[at] =
                     needed.get(steps.get(at).id()).stream().mapToInt(index::get).toArray();
             for (int need : needs[at]) {
@@ -51,7 +57,7 @@ final class StepTable {
 
     /** What is in hand once a step is done. */
     int inHandAfter(int inHand, int at) {
-        return tool[at] == 0 ? inHand : tool[at];
+        return last[at] == 0 ? inHand : last[at];
     }
 
     /** Whether a step can come next. */
@@ -70,27 +76,45 @@ final class StepTable {
 
     /** Whether a step can be done as the unit lies and with what is in hand. */
     boolean changesNothing(int up, int inHand, int at) {
-        return side[at] == up && inHandAfter(inHand, at) == inHand;
+        return side[at] == up && startsWith(inHand, at) && inHandAfter(inHand, at) == inHand;
+    }
+
+    /** Whether it ends with another tool than it begins with: no other step is as good as it in its place. */
+    boolean changesTools(int at) {
+        return first[at] != last[at];
+    }
+
+    private boolean startsWith(int inHand, int at) {
+        return first[at] == 0 || first[at] == inHand;
     }
 
     /** What a step costs beside its own minutes: the flip and the tool change before it. */
     double price(int up, int inHand, int at) {
-        return (side[at] == up ? 0 : costs.flipMinutes())
-                + (inHandAfter(inHand, at) == inHand ? 0 : costs.toolMinutes());
+        return (side[at] == up ? 0 : costs.flipMinutes()) + (startsWith(inHand, at) ? 0 : costs.toolMinutes());
     }
 
-    /** What is left must pay at least one flip for each other side in it, and one change for each tool that is not in hand. */
+    /**
+     * What is left must pay at least one flip for each other side in it, and one change for each tool that a step begins with, unless it is in
+     * hand or another step that is left may end with it.
+     */
     double leastToPay(long done, int up, int inHand) {
         long sides = 0;
         long tools = 0;
+        long endedWith = 0;
         for (int at = 0; at < size(); at++) {
             if ((done >> at & 1) == 0) {
                 sides |= 1L << side[at];
-                tools |= 1L << tool[at];
+                tools |= bit(first[at]);
+                endedWith |= changesTools(at) ? bit(last[at]) : 0;
             }
         }
         sides &= ~(1L << up);
-        tools &= ~(1L | 1L << inHand);
+        tools &= ~(1L | bit(inHand) | endedWith);
         return Long.bitCount(sides) * costs.flipMinutes() + Long.bitCount(tools) * costs.toolMinutes();
+    }
+
+    /** Tools that a step begins with are numbered first, so all of them fit the set; the others are never counted. */
+    private static long bit(int tool) {
+        return tool < Long.SIZE ? 1L << tool : 0;
     }
 }

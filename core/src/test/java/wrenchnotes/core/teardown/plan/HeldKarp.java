@@ -22,7 +22,7 @@ final class HeldKarp {
         Map<String, Integer> tools = new HashMap<>(Map.of("", 0));
         for (int at = 0; at < n; at++) {
             index.put(steps.get(at).id(), at);
-            tools.putIfAbsent(steps.get(at).tool(), tools.size());
+            steps.get(at).tools().forEach(tool -> tools.putIfAbsent(tool, tools.size()));
         }
         int sides = Side.values().length;
         int places = sides * tools.size();
@@ -46,12 +46,17 @@ final class HeldKarp {
                     }
                     int up = place / tools.size();
                     int inHand = place % tools.size();
-                    int wanted = tools.get(step.tool());
+                    int held = inHand;
+                    int changes = 0;
+                    for (String tool : step.tools()) {
+                        changes += tools.get(tool) == held ? 0 : 1;
+                        held = tools.get(tool);
+                    }
                     double paid = least[done][place]
                             + step.minutes()
                             + (step.side().ordinal() == up ? 0 : costs.flipMinutes())
-                            + (wanted == 0 || wanted == inHand ? 0 : costs.toolMinutes());
-                    int then = step.side().ordinal() * tools.size() + (wanted == 0 ? inHand : wanted);
+                            + changes * costs.toolMinutes();
+                    int then = step.side().ordinal() * tools.size() + held;
                     least[done | 1 << at][then] = Math.min(least[done | 1 << at][then], paid);
                 }
             }

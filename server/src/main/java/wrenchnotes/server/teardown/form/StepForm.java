@@ -11,12 +11,14 @@ import wrenchnotes.core.teardown.Doing;
 import wrenchnotes.core.teardown.LoosePiece;
 import wrenchnotes.core.teardown.Order;
 import wrenchnotes.core.teardown.Side;
+import wrenchnotes.core.teardown.Staying;
+import wrenchnotes.core.teardown.StaysAs;
 import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.Toll;
 
 /**
- * A step as it stands in the database (form 5: what is not known of a fastener or piece is left out, a plug has a count; form 4 as form 3; form 2 had no {@code usedUp}, form 1 neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
+ * A step as it stands in the database (form 5: what is not known of a fastener or piece is left out, a plug has a count, and there is what stays; form 4 as form 3; form 2 had no {@code usedUp}, form 1 neither {@code live} nor {@code leadOnly}) and in the open format {@code teardown/1}, which names components where this
  * has their ids. What is left out is empty; {@code reversible} left out is true. Never changed: docs/decisions/0013-the-store.md
  */
 public record StepForm(
@@ -41,7 +43,8 @@ public record StepForm(
         Integer waitHours,
         List<PhotoForm> photos,
         Boolean live,
-        Boolean leadOnly) {
+        Boolean leadOnly,
+        List<StaysForm> stays) {
 
     public record ConnectorForm(String id, String label, String mark, Boolean keyed, String latch, Integer count) {
 
@@ -52,6 +55,17 @@ public record StepForm(
 
         private Connector connector() {
             return new Connector(id, label, mark, keyed, latch, count);
+        }
+    }
+
+    public record StaysForm(String id, String label, String as, String words) {
+
+        private static StaysForm of(Staying one) {
+            return new StaysForm(one.id(), one.label(), one.as().name(), one.words());
+        }
+
+        private Staying stays() {
+            return new Staying(id, label, StaysAs.valueOf(as), words);
         }
     }
 
@@ -90,7 +104,8 @@ public record StepForm(
                 step.waitHours(),
                 each(step.photos(), PhotoForm::of),
                 step.danger().live() ? true : null,
-                step.danger().leadOnly() ? true : null);
+                step.danger().leadOnly() ? true : null,
+                each(step.stays(), StaysForm::of));
     }
 
     public Step step() {
@@ -110,7 +125,8 @@ public record StepForm(
                         each(connectors, ConnectorForm::connector),
                         each(pieces, PieceForm::piece)),
                 set(exposes),
-                each(photos, PhotoForm::photo));
+                each(photos, PhotoForm::photo),
+                each(stays, StaysForm::stays));
     }
 
     private static <T> Set<T> set(List<T> said) {

@@ -6,3 +6,7 @@ CREATE TABLE sign_in (
     at         INTEGER NOT NULL
 ) STRICT;
 CREATE INDEX sign_in_by_person ON sign_in (person_id);
+
+-- What has to be said before a step has one more kind: what was marked before it is moved.
+DROP INDEX entry_of_power;
+CREATE INDEX entry_of_power ON entry (job_id, id) WHERE kind IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'MARKED');

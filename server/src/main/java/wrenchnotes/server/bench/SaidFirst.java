@@ -4,16 +4,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import wrenchnotes.core.bench.Acknowledgement;
+import wrenchnotes.core.bench.PlaceMark;
 import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.PowerEntry;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.job.EntryStore.SaidAt;
 
-/** What was said of a job's power and cautions, as the core reads it. */
-final class PowerSaid {
+/** What has to be said before a step, as the core reads it: power, cautions, marks. */
+final class SaidFirst {
 
-    private PowerSaid() {}
+    private SaidFirst() {}
 
     static List<PowerEntry> power(List<SaidAt> said) {
         return said.stream()
@@ -34,6 +35,14 @@ final class PowerSaid {
         return said.stream()
                 .flatMap(one -> one.entry() instanceof JobEntry.Acknowledged is
                         ? Stream.of(new Acknowledgement(is.step(), one.moment()))
+                        : Stream.empty())
+                .toList();
+    }
+
+    static List<PlaceMark> marks(List<SaidAt> said) {
+        return said.stream()
+                .flatMap(one -> one.entry() instanceof JobEntry.Marked is
+                        ? Stream.of(new PlaceMark(is.step(), is.stays(), is.back(), is.how(), is.photo(), one.moment()))
                         : Stream.empty())
                 .toList();
     }

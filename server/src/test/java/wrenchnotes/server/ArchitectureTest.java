@@ -102,6 +102,7 @@ class ArchitectureTest {
     /** Which rooms of the server each may look into; the demo plays in all of them. */
     private static final Map<String, String> SERVER = Map.ofEntries(
             Map.entry("bench", "drawer ground job teardown"),
+            Map.entry("brought", "ground shop teardown"),
             Map.entry("check", "bench ground job shop"),
             Map.entry("checkin", "ground job paper photo shop teardown"),
             Map.entry("diagnosis", "bench drawer ground job table teardown"),
@@ -128,6 +129,7 @@ class ArchitectureTest {
     /** Which rooms of the core each may look into; {@code unit} is for all. */
     private static final Map<String, String> CORE = Map.ofEntries(
             Map.entry("bench", "check teardown typed"),
+            Map.entry("brought", "diagnosis outcome shop typed"),
             Map.entry("check", "typed"),
             Map.entry("checkin", ""),
             Map.entry("diagnosis", "checkin outcome teardown"),

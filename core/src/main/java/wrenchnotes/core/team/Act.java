@@ -27,7 +27,7 @@ public enum Act implements Spoken {
     /** A bench only of a model that it knows: {@code NotesRight} in the server asks for closed jobs. */
     NOTES("change the notes without a proposal", Role.BENCH),
     ASK("have something computed", Role.COUNTER, Role.BENCH),
-    IMPORT("read notes from a file"),
+    IMPORT("read notes and past jobs from files"),
     PRICES("set prices"),
     PEOPLE("add people and say what they do"),
     SETTINGS("set up the shop, its rack and its devices"),

@@ -133,6 +133,13 @@ public class Book {
         if (now.handover() < upTo.handover() || now.sale() < upTo.sale()) {
             return;
         }
+        if (!now.brought().equals(upTo.brought())) {
+            // What was long before stands before all of it: read anew.
+            past = new Past(new ClosedBook(), new History(), Names.NONE);
+            upTo = BookStore.State.NOTHING;
+            learned = 0;
+            store.broughtIn(past.book()::add);
+        }
         if (now.handover() > upTo.handover()) {
             store.closedAfter(upTo.handover(), past.book()::add);
         }

@@ -32,17 +32,19 @@ public class BookStore {
      *
      * @param handover the moment of the last handover; 0 before the first
      * @param sale the last word on what a unit fetched; 0 before the first
+     * @param brought lists of past jobs that are taken in
      * @param naming says something else whenever a thing was named, renamed or merged
      */
-    record State(long handover, long sale, String naming) {
+    record State(long handover, long sale, String brought, String naming) {
 
-        static final State NOTHING = new State(0, 0, "");
+        static final State NOTHING = new State(0, 0, "", "");
     }
 
     /** Names have a version that counts up with each change; words are only added and merged, faults only added. */
     private static final String STATE = """
             SELECT (SELECT COALESCE(MAX(handed_over_moment), 0) FROM job WHERE handed_over_moment IS NOT NULL) AS handover,
                    (SELECT COALESCE(MAX(id), 0) FROM sale) AS sale,
+                   (SELECT COALESCE(GROUP_CONCAT(id, ' '), '') FROM brought WHERE state = 'DONE') AS brought,
                    (SELECT COALESCE(SUM(version), 0) FROM component) || ' '
                    || (SELECT COALESCE(SUM(version), 0) FROM model) || ' '
                    || (SELECT COALESCE(SUM(version), 0) FROM revision) || ' '
@@ -101,7 +103,11 @@ public class BookStore {
 
     State state() {
         return jdbc.sql(STATE)
-                .query((row, n) -> new State(row.getLong("handover"), row.getLong("sale"), row.getString("naming")))
+                .query((row, n) -> new State(
+                        row.getLong("handover"),
+                        row.getLong("sale"),
+                        row.getString("brought"),
+                        row.getString("naming")))
                 .single();
     }
 
@@ -157,6 +163,45 @@ public class BookStore {
                     inside.getOrDefault(id, List.of()),
                     found.getOrDefault(id, List.of()),
                     said.getOrDefault(id, List.of())));
+        });
+    }
+
+    /** Jobs of lists that are taken in, in the order of their days. Nobody knows which unit it was, nor how long was worked on it. */
+    void broughtIn(Consumer<ClosedJob> told) {
+        jdbc.sql("""
+                        SELECT past_job.id, revision_id, past_job.at, cost_minor, outcome, symptoms, component_id, fault_id, remedy
+                        FROM past_job JOIN brought ON brought.id = brought_id
+                        WHERE state = 'DONE'
+                        ORDER BY past_job.at, past_job.id
+                        """).query(row -> {
+            List<ClosedJob.FoundFault> found = row.getString(9) == null
+                    ? List.of()
+                    : List.of(new ClosedJob.FoundFault(
+                            row.getLong(2),
+                            row.getLong(8),
+                            row.getLong(7),
+                            Remedy.valueOf(row.getString(9)),
+                            false,
+                            FindingKind.FAULT,
+                            List.of()));
+            List<ClosedJob.SaidWord> said = new ArrayList<>();
+            Stored.tree(row.getString(6))
+                    .values()
+                    .forEach(word -> said.add(new ClosedJob.SaidWord(word.asLong(), true)));
+            told.accept(new ClosedJob(
+                    -row.getLong(1),
+                    ClosedJob.NO_UNIT,
+                    row.getLong(2),
+                    Ownership.CUSTOMER,
+                    row.getLong(3),
+                    row.getLong(3),
+                    Optional.ofNullable(row.getString(5)).map(Outcome::valueOf),
+                    false,
+                    0,
+                    row.getLong(4),
+                    List.of(),
+                    found,
+                    said));
         });
     }
 
@@ -233,6 +278,9 @@ public class BookStore {
                         FROM fault JOIN component ON component.id = component_id
                         WHERE model_id = :model
                           AND (NOT EXISTS (SELECT 1 FROM finding WHERE fault_id = fault.id AND struck_at IS NULL)
+                                   AND NOT EXISTS (SELECT 1 FROM past_job WHERE fault_id = fault.id)
+                               OR EXISTS (SELECT 1 FROM past_job JOIN brought ON brought.id = brought_id
+                                          WHERE fault_id = fault.id AND state = 'DONE')
                                OR EXISTS (SELECT 1 FROM finding
                                           WHERE fault_id = fault.id AND struck_at IS NULL AND finding.kind IN ('FAULT', 'OURS')))
                         """)

@@ -66,7 +66,7 @@ public class ModelService {
     }
 
     /** A model with its first revision. */
-    ModelStore.Revision atTheCounter(By by, String maker, String name, Kind kind) {
+    public ModelStore.Revision atTheCounter(By by, String maker, String name, Kind kind) {
         ModelStore.Model model = addModel(by, maker, name, kind);
         return addRevision(by, model.id(), "A", "", Optional.empty(), Optional.empty());
     }

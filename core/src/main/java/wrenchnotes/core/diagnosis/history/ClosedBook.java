@@ -114,7 +114,7 @@ public final class ClosedBook {
         firstFound.add(fault.size());
         firstSaid.add(word.size());
         sameUnitBefore.add(lastOfUnit.get(unit.get(at)));
-        lastOfUnit.set(unit.get(at), at);
+        lastOfUnit.set(unit.get(at), job.unit() == ClosedJob.NO_UNIT ? NONE : at);
         for (ClosedJob.FoundFault found : job.found()) {
             foundOn.add(found.revision());
             fault.add(found.fault());

@@ -10,6 +10,8 @@ import wrenchnotes.core.outcome.Outcome;
 /**
  * A job whose unit has left, as the book keeps it: it does not change any more.
  *
+ * @param id below 0 of a job that the shop brought with it
+ * @param unit {@link #NO_UNIT} if nobody knows which one it was
  * @param checkedIn in milliseconds since 1970
  * @param handedOver in milliseconds since 1970
  * @param outcome the word that stood when the unit left
@@ -34,6 +36,9 @@ public record ClosedJob(
         List<Long> inside,
         List<FoundFault> found,
         List<SaidWord> said) {
+
+    /** Jobs of no unit follow on none. */
+    public static final long NO_UNIT = 0;
 
     /**
      * @param revision that the finding was made on

@@ -19,6 +19,7 @@ import { system } from './theme';
 // The door and the rooms behind it: nobody needs both at once.
 const SignIn = lazy(() => import('./team/SignIn'));
 const Shell = lazy(() => import('./app/Shell'));
+const PastPage = lazy(() => import('./brought/PastPage'));
 const RackPage = lazy(() => import('./schedule/RackPage'));
 const CheckInPage = lazy(() => import('./checkin/CheckInPage'));
 const WordsPage = lazy(() => import('./checkin/WordsPage'));
@@ -82,6 +83,8 @@ function App() {
               <Route path="/patterns" element={<PatternsPage />} />
               <Route path="/gauges" element={<GaugesPage />} />
               <Route path="/gauges/:gauge" element={<GaugesPage />} />
+              <Route path="/past" element={<PastPage />} />
+              <Route path="/past/:list" element={<PastPage />} />
               <Route path="/team" element={<TeamPage />} />
               <Route path="/shop" element={<ShopPage />} />
               <Route path="*" element={<Navigate to="/rack" replace />} />

@@ -7,6 +7,7 @@ export const answers = {
   access: key('access'),
   bench: key('bench'),
   beside: key('beside'),
+  brought: key('brought'),
   calendar: key('calendar'),
   counter: key('counter'),
   differences: key('differences'),

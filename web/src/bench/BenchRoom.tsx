@@ -68,7 +68,11 @@ function Benches({ rack }: { rack: Schemas['Rack'] }) {
       <chakra.h1 mt="22px" mb="8px">
         Next to open
       </chakra.h1>
-      {next.length === 0 && <Empty>Nothing waits to be opened.</Empty>}
+      {next.length === 0 && (
+        <Empty to="/checkin" go="Check a unit in">
+          Nothing waits to be opened.
+        </Empty>
+      )}
       {next.map(line)}
     </Box>
   );

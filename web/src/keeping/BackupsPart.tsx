@@ -46,7 +46,9 @@ export function BackupsPart({ lead }: { lead: boolean }) {
                 {now.failed}
               </Box>
             )}
-            {now.made.length === 0 && <Empty>None is made yet.</Empty>}
+            {now.made.length === 0 && (
+              <Empty>None is made yet{lead ? ': press “Back up now”.' : '. A lead can make one.'}</Empty>
+            )}
             {now.made.slice(0, SHOWN).map((one) => (
               <Made key={one.name} one={one} />
             ))}

@@ -34,7 +34,7 @@ export default function LotPage() {
               </Link>
             </Box>
             {now.units.length === 0 && (
-              <Empty>
+              <Empty to="/checkin" go="To the counter">
                 Nothing was taken in from it yet. At the counter pick this lot, then one unit after the other.
               </Empty>
             )}

@@ -18,7 +18,9 @@ export default function LotsPage() {
         {(all) => (
           <>
             {all.length === 0 && (
-              <Empty>No lots yet. At the counter pick “to be sold” and open one: where it is from.</Empty>
+              <Empty to="/checkin" go="To the counter">
+                No lots yet. At the counter pick “to be sold” and open one: where it is from.
+              </Empty>
             )}
             {all.map((lot) => (
               <Box key={lot.id} borderTop="1px solid" borderColor="line" py="8px">

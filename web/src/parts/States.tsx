@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { UseQueryResult } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { Problem } from '../api/client';
 import { Act } from './Buttons';
 
@@ -68,10 +69,18 @@ export function Trouble({ error, again }: { error: unknown; again?: () => void }
 }
 
 /** Nothing here yet, and what to do about it. */
-export function Empty({ children }: { children: ReactNode }) {
+export function Empty({ to, go, children }: { to?: string; go?: string; children: ReactNode }) {
   return (
     <Box color="muted" py="14px" data-page="empty">
       {children}
+      {to && (
+        <>
+          {' '}
+          <Link to={to} style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}>
+            {go}
+          </Link>
+        </>
+      )}
     </Box>
   );
 }

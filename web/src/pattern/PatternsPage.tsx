@@ -92,7 +92,7 @@ function PatternsOf({
           <chakra.b color="mat">customers’</chakra.b> and <chakra.b color="brassInk">resale</chakra.b>.
         </Box>
         {faults.length === 0 && (
-          <Empty>
+          <Empty to="/past" go="Or bring past jobs in from a spreadsheet.">
             No fault on record in this time. Findings on units that were handed over are counted here.
           </Empty>
         )}

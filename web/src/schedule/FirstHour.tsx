@@ -58,6 +58,13 @@ export function FirstHour() {
           </chakra.li>
         ))}
       </chakra.ol>
+      <Box mt="8px" color="muted">
+        Jobs of years before?{' '}
+        <Link to="/past" style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}>
+          Bring them in from a spreadsheet
+        </Link>
+        , and the odds begin with them.
+      </Box>
     </Box>
   );
 }

@@ -42,6 +42,10 @@ export default function TeamPage() {
           <Link to="/shop" style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}>
             The shop: name, money, clock, hours, rack
           </Link>
+          <br />
+          <Link to="/past" style={{ color: 'var(--chakra-colors-chalk)', textDecoration: 'underline' }}>
+            Past jobs from a spreadsheet
+          </Link>
         </Box>
         <BackupsPart lead={useMay('BACK_UP')} />
       </Box>

@@ -37,6 +37,7 @@ export const answers = {
   parts: key('parts'),
   patterns: key('patterns'),
   people: key('people'),
+  practice: key('practice'),
   proposals: key('proposals'),
   rack: key('rack'),
   recipes: key('recipes'),

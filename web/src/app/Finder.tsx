@@ -22,6 +22,8 @@ function placeOf(hit: Hit): string {
       return `/drawers?part=${hit.id}`;
     case 'STEP':
       return `/models/${hit.modelId}/${hit.revisionId}`;
+    case 'PAST':
+      return hit.modelId ? `/models/${hit.modelId}` : '/past';
     case 'COMPONENT':
     case 'MODEL':
       return `/models/${hit.modelId}`;

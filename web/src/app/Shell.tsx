@@ -5,6 +5,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
+import { useSession } from '../api/session';
 import { WrongStrip } from '../keeping/WrongStrip';
 import { Act, KeyCap } from '../parts/Buttons';
 import { Choice } from '../parts/Choice';
@@ -29,6 +30,7 @@ const ROOMS = [
 export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
   const path = useLocation().pathname;
   const dark = /^\/bench\/\d+$/.test(path);
+  const practice = useSession().data?.practice;
   const [upgraded, setUpgraded] = useState(wasUpgraded);
   const main = useRoomFocus(path);
   const [help, setHelp] = useState(false);
@@ -85,6 +87,11 @@ export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
         <Who person={person} dark={dark} help={() => setHelp(true)} />
       </chakra.header>
       <WrongStrip />
+      {practice && (
+        <Box role="note" bg="tape" color="onTape" px="16px" py="3px" fontSize="sm" className="noprint">
+          Practice shop: nothing in it counts.
+        </Box>
+      )}
       <Bell />
       {upgraded && (
         <Box role="status" bg="tape" color="onTape" px="16px" py="6px" className="noprint">

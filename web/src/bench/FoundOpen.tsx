@@ -79,21 +79,27 @@ export function FoundOpen({
                 most={99}
                 set={(count) => setLying({ ...lying, [thing.id]: count })}
               />
-              {!(thing.id in lying) && (
-                <chakra.span fontSize="sm" color="chalkDust" pb="8px">
-                  not counted
-                </chakra.span>
-              )}
+              <chakra.span fontSize="sm" color="chalkDust" pb="8px">
+                {thing.id in lying ? 'counted' : thing.counted ? 'by the notes' : 'not counted'}
+              </chakra.span>
             </Box>
           ))}
         </Box>
       )}
-      <Act look="benchMain" minH="62px" keyName="Space" disabled={busy || open.length === 0} onClick={enter}>
-        So it lies: onto the mat
-      </Act>
-      <Act look="bench" minH="48px" keyName="Escape" onClick={leave}>
-        It is closed
-      </Act>
+      <Box display="grid" gap="9px" position="sticky" bottom="-18px" bg="matSurface" py="9px">
+        <Act
+          look="benchMain"
+          minH="62px"
+          keyName="Space"
+          disabled={busy || open.length === 0}
+          onClick={enter}
+        >
+          So it lies: onto the mat
+        </Act>
+        <Act look="bench" minH="48px" keyName="Escape" onClick={leave}>
+          It is closed
+        </Act>
+      </Box>
     </Box>
   );
 }

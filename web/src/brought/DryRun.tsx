@@ -75,7 +75,7 @@ export function DryRun({ list, may }: { list: number; may: boolean }) {
                     <Box color={read.wrong > 0 ? 'amberInk' : 'muted'}>
                       {read.wrong === 0
                         ? 'Every row can be read.'
-                        : `${read.wrong} ${read.wrong === 1 ? 'row' : 'rows'} cannot be read and would be left out.`}
+                        : `${read.wrong} ${read.wrong === 1 ? 'row' : 'rows'} cannot be read and ${at.state === 'READ' ? 'would be' : 'are'} left out.`}
                     </Box>
                   </Box>
                 )}
@@ -210,7 +210,7 @@ function Bad({ read }: { read: Rows }) {
           py="4px"
         >
           <chakra.span fontFamily="mono">{row.line + 1}</chakra.span>
-          <span>{row.wrong.join('. ')}</span>
+          <span>{row.wrong.join('; ')}</span>
         </Box>
       ))}
       {read.wrong > read.bad.length && (

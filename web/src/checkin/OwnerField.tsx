@@ -8,6 +8,9 @@ import { Text } from '../parts/Fields';
 
 const WHOSE = { CUSTOMER: 'customer’s', RESALE: 'to be sold', OWN: 'our own' };
 
+/** As many as the shop keeps. */
+const MOST_WAYS = 6;
+
 type Ownership = keyof typeof WHOSE;
 
 type Change = {
@@ -79,13 +82,7 @@ export function OwnerField({
           }}
         />
         {ownerId === undefined && (
-          <Text
-            label="Contact, if new"
-            compact
-            value={contact}
-            onChange={(event) => change({ ownerContact: event.target.value })}
-            onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
-          />
+          <Contact contact={contact} change={(ownerContact) => change({ ownerContact })} />
         )}
       </Box>
       {found.length > 0 && (
@@ -93,11 +90,41 @@ export function OwnerField({
           {found.map((owner) => (
             <Chip key={owner.id} on={false} minH="30px" py="2px" fontSize="sm" onClick={() => take(owner)}>
               {owner.name}
-              {owner.contact && ` · ${owner.contact}`} · {owner.jobs} {owner.jobs === 1 ? 'job' : 'jobs'}
+              {owner.contact && ` · ${owner.contact.replaceAll('\n', ', ')}`} · {owner.jobs}{' '}
+              {owner.jobs === 1 ? 'job' : 'jobs'}
             </Chip>
           ))}
         </Box>
       )}
     </>
+  );
+}
+
+/** Several ways to reach somebody, one field each: as soon as one is filled in there is another. */
+export function Contact({ contact, change }: { contact: string; change: (contact: string) => void }) {
+  const ways = contact.split('\n');
+  const shown = ways.at(-1) === '' || ways.length >= MOST_WAYS ? ways : [...ways, ''];
+  return (
+    <Box display="grid" gap="4px">
+      {shown.map((way, n) => (
+        <Text
+          key={n}
+          label={n === 0 ? 'Contact, if new' : 'or'}
+          compact
+          placeholder={n === 0 ? 'phone, mail' : 'another way'}
+          value={way}
+          onChange={({ target }) =>
+            change(
+              shown
+                .map((one, at) => (at === n ? target.value : one))
+                .filter((one, at) => one !== '' || at <= n)
+                .join('\n')
+                .replace(/\n+$/, ''),
+            )
+          }
+          onKeyDown={(event) => event.key === 'Enter' && !event.ctrlKey && event.preventDefault()}
+        />
+      ))}
+    </Box>
   );
 }

@@ -23,6 +23,7 @@ import { HandoverForm } from './HandoverForm';
 import { HoldForm } from './HoldForm';
 import { LoanForm } from './LoanForm';
 import { OutcomeForm } from './OutcomeForm';
+import { OwnerWays } from './OwnerWays';
 import { Story } from './Story';
 
 export default function JobPage() {
@@ -111,9 +112,9 @@ function Sheet({ sheet }: { sheet: Schemas['JobSheet'] }) {
                   ? 'our own'
                   : 'to be sold'}
               {job.brought.owner && job.brought.ownership === 'RESALE' && ', sold for them'}
-              {job.brought.owner?.contact && ` · ${job.brought.owner.contact}`}
               {sheet.rework > 0 && ` · opened again ${sheet.rework === 1 ? 'once' : `${sheet.rework} times`}`}
             </Box>
+            {job.brought.owner && <OwnerWays owner={job.brought.owner} />}
           </Box>
         </Box>
         <Standing sheet={sheet} />

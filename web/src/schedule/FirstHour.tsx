@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useMay } from '../api/session';
+import { Practice } from '../practice/Practice';
 
 type Thing = Schemas['FirstThingView']['thing'];
 
@@ -29,9 +30,9 @@ export function FirstHour() {
     return null;
   }
   return (
-    <Box role="group" aria-label="The first hour" mb="16px">
+    <Box mb="16px">
       <chakra.h1 mb="6px">The first hour</chakra.h1>
-      <chakra.ol listStyleType="none" m={0} p={0}>
+      <chakra.ol listStyleType="none" m={0} p={0} aria-label="The first hour">
         {things.map(({ thing, words, done }, n) => (
           <chakra.li key={thing} borderTop="1px solid" borderColor="line">
             <Link to={PLACES[thing]}>
@@ -65,6 +66,7 @@ export function FirstHour() {
         </Link>
         , and the odds begin with them.
       </Box>
+      <Practice />
     </Box>
   );
 }

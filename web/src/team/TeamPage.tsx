@@ -13,6 +13,7 @@ import { useSending } from '../form/useSending';
 import { BackupsPart } from '../keeping/BackupsPart';
 import { Act } from '../parts/Buttons';
 import { Loaded, Trouble } from '../parts/States';
+import { Practice } from '../practice/Practice';
 import { Ringing } from './Ringing';
 import { Roles } from './Roles';
 
@@ -48,6 +49,7 @@ export default function TeamPage() {
           </Link>
         </Box>
         <BackupsPart lead={useMay('BACK_UP')} />
+        {useMay('SETTINGS') && <Practice />}
       </Box>
     </Box>
   );

@@ -58,7 +58,7 @@ SELECT entry.id AS id,
            || COALESCE((SELECT group_concat(value, ' ') FROM json_tree(entry_private.said) WHERE type = 'text'), '') AS words
 FROM entry
 LEFT JOIN entry_private ON entry_id = entry.id
-WHERE kind NOT IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'ELECTRICAL')
+WHERE kind NOT IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'ELECTRICAL', 'MARKED')
   AND takes_back IS NULL
   AND NOT EXISTS (SELECT 1 FROM entry AS back WHERE back.takes_back = entry.id);
 INSERT INTO find_entry (rowid, words) SELECT id, words FROM find_entry_words;

@@ -119,6 +119,7 @@ class ArchitectureTest {
             Map.entry("paper", "bench diagnosis ground job shop"),
             Map.entry("pattern", "diagnosis ground shop table"),
             Map.entry("photo", "ground"),
+            Map.entry("practice", "ground"),
             Map.entry("schedule", "ground job table"),
             Map.entry("sheet", "check diagnosis drawer ground job money outcome table teardown"),
             Map.entry("shop", "ground"),

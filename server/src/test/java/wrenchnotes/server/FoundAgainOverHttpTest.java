@@ -104,6 +104,52 @@ class FoundAgainOverHttpTest {
                 .doesNotContain("FINDING", "COMPONENT", "STEP");
     }
 
+    /** What was tried, waited for or brought along. */
+    @Test
+    void checksHoldsAndPastJobsAreFoundToo() throws InterruptedException {
+        Map<String, Object> check =
+                body("stage", "BEFORE_CLOSING", "verdict", "NOT_TESTED", "what", "turns the platter", "powered", false);
+        check.putAll(body("load", "shellac", "times", 0, "remark", "no stylus"));
+        Client.Answer kept = client.post("/api/jobs/" + job + "/checks", check);
+        assertThat(kept.status()).as(kept.body().toString()).isLessThan(300);
+        found(
+                "shellac",
+                "CHECK",
+                SHOP.bean(JdbcClient.class)
+                        .sql("SELECT MAX(id) FROM check_entry")
+                        .query(Long.class)
+                        .single());
+        Client.Answer held =
+                client.post("/api/jobs/" + job + "/holds", body("kind", "PART", "why", "sapphire from the coast"));
+        assertThat(held.status()).as(held.body().toString()).isLessThan(300);
+        assertThat(find("sapphir").get("groups").get(0).get("kind").asString()).isEqualTo("HOLD");
+
+        long list = client.postBytes(
+                        "/api/brought?name=old.csv",
+                        "date,model,fault,remedy\n2019-05-04,Heron 2,treadle belt slipped,replaced\n"
+                                .getBytes(StandardCharsets.UTF_8))
+                .id();
+        client.post("/api/brought/" + list + "/start", "");
+        for (int n = 0;
+                n < 200
+                        && !client.get("/api/brought/" + list)
+                                .body()
+                                .get("state")
+                                .asString()
+                                .equals("DONE");
+                n++) {
+            Thread.sleep(50);
+        }
+        assertThat(find("treadl slip").get("groups").valueStream().map(group -> group.get("kind")
+                        .asString()))
+                .contains("PAST");
+        client.post("/api/brought/" + list + "/undo", "");
+        assertThat(find("treadl slip").get("groups").valueStream().map(group -> group.get("kind")
+                        .asString()))
+                .as("what is undone is not found as a job")
+                .doesNotContain("PAST");
+    }
+
     private static long ownerOf() {
         return SHOP.bean(JdbcClient.class)
                 .sql("SELECT id FROM owner WHERE name = 'Tern rowing club'")

@@ -147,7 +147,7 @@ public final class Sheet {
         Optional<Remedy> remedy = remedy(row, fault, wrong);
         String ended = cell(row, Field.OUTCOME);
         if (!ended.isEmpty() && Terms.outcome(ended).isEmpty()) {
-            wrong.add("How it ended cannot be read in \"" + ended + "\": fixed, not fixed, no fault found…");
+            wrong.add("How it ended cannot be read in \"" + ended + "\": write fixed, not fixed or no fault found");
         }
         long cost = cost(cell(row, Field.COST), wrong);
         if (row.stream().anyMatch(cell -> cell.strip().length() > 500)) {
@@ -184,7 +184,7 @@ public final class Sheet {
             wrong.add(
                     said.isEmpty()
                             ? "What was done about \"" + fault + "\" is not said"
-                            : "What was done cannot be read in \"" + said + "\": replaced, cleaned, adjusted…");
+                            : "What was done cannot be read in \"" + said + "\": write replaced, cleaned or adjusted");
         }
         return read;
     }

@@ -1,7 +1,9 @@
 package wrenchnotes.core.job;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
+import wrenchnotes.core.checkin.ContactWay;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Kind;
@@ -65,7 +67,8 @@ public record Job(
             String checkedInBy,
             Optional<Instant> dueAt) {}
 
-    public record Owner(long id, String name, String contact) {}
+    /** @param ways to reach them, the first is tried first */
+    public record Owner(long id, String name, List<ContactWay> ways) {}
 
     public long unitId() {
         return unit.id();

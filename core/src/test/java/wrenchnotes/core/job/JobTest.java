@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.checkin.Ownership;
@@ -27,7 +28,7 @@ class JobTest {
                 new Job.UnitHere(3, "WN-0003", "", 1, "a player", Kind.PLAYER, 11, "A"),
                 new Job.Brought(
                         Ownership.CUSTOMER,
-                        Optional.of(new Job.Owner(5, "somebody", "")),
+                        Optional.of(new Job.Owner(5, "somebody", List.of())),
                         Optional.empty(),
                         "grinds",
                         "",

@@ -1,6 +1,8 @@
 package wrenchnotes.server.checkin;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.checkin.ContactWay;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.server.ground.May;
@@ -80,6 +83,15 @@ public class CheckInApi {
     List<CheckInStore.OwnerFound> owners(@RequestParam String find) {
         String text = Checked.text("find", find, 120);
         return snapshot.read(() -> store.owners(text));
+    }
+
+    /** @param contact one way a line */
+    public record WaysSaid(@NotNull @Size(max = 800) String contact) {}
+
+    @PutMapping("/owners/{owner}/ways")
+    List<ContactWay> reach(@PathVariable long owner, @Valid @RequestBody WaysSaid said, Pen pen) {
+        pen.once(said, by -> service.reach(by, owner, said.contact()));
+        return ContactWay.of(ContactWay.kept(said.contact()));
     }
 
     @PostMapping("/jobs")

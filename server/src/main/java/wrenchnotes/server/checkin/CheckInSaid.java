@@ -22,7 +22,7 @@ public record CheckInSaid(
         @NotNull Ownership ownership,
         Optional<Long> ownerId,
         @Size(max = 120) String ownerName,
-        @Size(max = 120) String ownerContact,
+        @Size(max = 800) String ownerContact,
         Optional<Long> lotId,
         Optional<@PositiveOrZero Long> paidMinor,
         Optional<String> slot,

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
 import wrenchnotes.core.checkin.ArrivalDiff;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.checkin.ContactWay;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.teardown.Thing;
@@ -130,7 +131,17 @@ public class CheckInService {
             }
             return Optional.empty();
         }
-        return Optional.of(store.addOwner(name, Checked.optionalText("ownerContact", coming.ownerContact(), 120)));
+        return Optional.of(store.addOwner(name, ContactWay.kept(coming.ownerContact())));
+    }
+
+    /** Other ways to reach an owner, in the place of those that were known. */
+    void reach(By by, long owner, String contact) {
+        if (!store.hasOwner(owner)) {
+            throw new NotFound("There is no owner " + owner);
+        }
+        store.reach(owner, ContactWay.kept(contact));
+        journal.write(
+                by, Journal.Entry.ofShop("owner", owner, "Other ways to reach {owner:" + owner + "}", null, owner));
     }
 
     private void mustBeOfALot(CheckInSaid coming) {

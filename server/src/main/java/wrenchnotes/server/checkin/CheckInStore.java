@@ -91,7 +91,7 @@ public class CheckInStore {
         return jdbc.sql("""
                         SELECT id, name, contact, (SELECT COUNT(*) FROM job WHERE owner_id = owner.id) AS jobs
                         FROM owner
-                        WHERE ' ' || name LIKE :word ESCAPE '\\' OR ' ' || contact LIKE :word ESCAPE '\\'
+                        WHERE ' ' || name LIKE :word ESCAPE '\\' OR ' ' || REPLACE(contact, CHAR(10), ' ') LIKE :word ESCAPE '\\'
                            OR (:digits <> '' AND REPLACE(REPLACE(REPLACE(REPLACE(REPLACE(REPLACE(
                                   contact, ' ', ''), '-', ''), '/', ''), '.', ''), '(', ''), ')', '')
                                   LIKE '%' || :digits || '%')
@@ -120,6 +120,13 @@ public class CheckInStore {
         return Sql.inserted(jdbc.sql("INSERT INTO owner (name, contact) VALUES (:name, :contact)")
                 .param("name", name)
                 .param("contact", contact));
+    }
+
+    void reach(long owner, String contact) {
+        jdbc.sql("UPDATE owner SET contact = :contact WHERE id = :owner")
+                .param("contact", contact)
+                .param("owner", owner)
+                .update();
     }
 
     List<String> freeSlots() {

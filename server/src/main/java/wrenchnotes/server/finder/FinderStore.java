@@ -89,6 +89,21 @@ public class FinderStore {
                         + OF_JOB + "FROM find_entry JOIN entry ON entry.id = find_entry.rowid\n"
                         + JOB_JOINS.formatted("entry") + where("find_entry"));
         queries.put(
+                FoundKind.CHECK,
+                "SELECT check_entry.id, what || ': ' || replace(lower(verdict), '_', ' ') AS title, remark AS words, check_entry.at, "
+                        + OF_JOB + "FROM find_check JOIN check_entry ON check_entry.id = find_check.rowid\n"
+                        + JOB_JOINS.formatted("check_entry") + where("find_check"));
+        queries.put(
+                FoundKind.READING,
+                "SELECT measurement.id, measurement.words AS title, place AS words, measurement.at, " + OF_JOB
+                        + "FROM find_reading JOIN measurement ON measurement.id = find_reading.rowid\n"
+                        + JOB_JOINS.formatted("measurement") + where("find_reading"));
+        queries.put(
+                FoundKind.HOLD,
+                "SELECT hold.id, why AS title, COALESCE(answer, '') AS words, hold.from_at AS at, " + OF_JOB
+                        + "FROM find_hold JOIN hold ON hold.id = find_hold.rowid\n" + JOB_JOINS.formatted("hold")
+                        + where("find_hold"));
+        queries.put(
                 FoundKind.OUTCOME,
                 "SELECT outcome_entry.id, (SELECT words FROM find_outcome_words WHERE id = outcome_entry.id) AS title, '' AS words, "
                         + "outcome_entry.at, " + OF_JOB
@@ -120,6 +135,15 @@ public class FinderStore {
                        NULL AS revision_id, NULL AS at, 0 AS here
                 FROM find_model JOIN model ON model.id = find_model.rowid
                 """ + where("find_model"));
+        queries.put(FoundKind.PAST, """
+                SELECT past_job.id, past_job.model || COALESCE(': ' || component.name || ' ' || fault.wrong, '') AS title, owner AS words,
+                       NULL AS tag, NULL AS job_id, component.model_id, NULL AS revision_id, past_job.at, 0 AS here
+                FROM find_past
+                JOIN past_job ON past_job.id = find_past.rowid
+                JOIN brought ON brought.id = brought_id AND state = 'DONE'
+                LEFT JOIN component ON component.id = past_job.component_id
+                LEFT JOIN fault ON fault.id = past_job.fault_id
+                """ + where("find_past"));
         return queries;
     }
 
@@ -169,7 +193,20 @@ public class FinderStore {
     /** Words of the indexes with no digit in them, and in how many rows each stands. */
     Map<String, Integer> vocabulary() {
         Map<String, Integer> words = new LinkedHashMap<>();
-        for (String of : List.of("job", "finding", "entry", "outcome", "owner", "part", "component", "step", "model")) {
+        for (String of : List.of(
+                "job",
+                "finding",
+                "entry",
+                "check",
+                "reading",
+                "hold",
+                "outcome",
+                "owner",
+                "part",
+                "component",
+                "step",
+                "model",
+                "past")) {
             jdbc.sql("SELECT term, doc FROM find_" + of
                             + "_vocabulary WHERE length(term) > 3 AND term NOT GLOB '*[0-9]*'")
                     .query(row -> {

@@ -7,12 +7,16 @@ public enum FoundKind implements Spoken {
     UNIT,
     FINDING,
     SAID,
+    CHECK,
+    READING,
+    HOLD,
     OUTCOME,
     OWNER,
     PART,
     COMPONENT,
     STEP,
-    MODEL;
+    MODEL,
+    PAST;
 
     @Override
     public String words() {
@@ -20,12 +24,16 @@ public enum FoundKind implements Spoken {
             case UNIT -> "units";
             case FINDING -> "findings";
             case SAID -> "remarks and decisions";
+            case CHECK -> "checks";
+            case READING -> "readings";
+            case HOLD -> "what was waited for";
             case OUTCOME -> "how it ended";
             case OWNER -> "owners";
             case PART -> "in the drawers";
             case COMPONENT -> "components and their faults";
             case STEP -> "steps of notes";
             case MODEL -> "models";
+            case PAST -> "jobs brought in";
         };
     }
 }

@@ -21,11 +21,12 @@ import wrenchnotes.core.shop.TagSize;
  *
  * @param data the one folder that holds all data
  * @param demo fill an empty folder with the demo shop and show its people on the sign-in page
+ * @param practice whether this is the practice shop of another: its cookies must not meet those of that one
  * @param currency the shop's one currency, as ISO 4217 code; only until a lead has set it
  * @param hourMinor what an hour at the bench costs, in minor units; only until a lead has set it
  */
 @ConfigurationProperties("wrenchnotes")
-public record Settings(Path data, boolean demo, String currency, long hourMinor) {
+public record Settings(Path data, boolean demo, boolean practice, String currency, long hourMinor) {
 
     private static final String TERMS =
             "What came with the unit goes back with it. We ask before the work costs more than we agreed.";
@@ -36,7 +37,7 @@ public record Settings(Path data, boolean demo, String currency, long hourMinor)
         Map<DayOfWeek, OpeningHours.Span> week = EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY).stream()
                 .collect(Collectors.toMap(Function.identity(), weekday -> day));
         return new ShopSettings(
-                demo ? "Saltmarsh Quay Repairs" : "Our shop",
+                demo ? practice ? "Practice shop" : "Saltmarsh Quay Repairs" : "Our shop",
                 currency,
                 hourMinor,
                 ZoneId.systemDefault().getId(),

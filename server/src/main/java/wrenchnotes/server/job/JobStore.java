@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.checkin.ContactWay;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.Loan;
@@ -187,7 +188,7 @@ public class JobStore {
                         row.getString("revision")),
                 new Job.Brought(
                         Ownership.valueOf(row.getString("ownership")),
-                        owner.map(id -> new Job.Owner(id, name, contact)),
+                        owner.map(id -> new Job.Owner(id, name, ContactWay.of(contact))),
                         Optional.ofNullable(row.getString("slot")),
                         row.getString("complaint"),
                         row.getString("condition_words"),

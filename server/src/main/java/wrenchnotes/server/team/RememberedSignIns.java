@@ -33,12 +33,21 @@ final class RememberedSignIns extends AbstractRememberMeServices {
     private final SecureRandom random = new SecureRandom();
 
     RememberedSignIns(
-            String key, SignInStore store, PersonStore people, PlatformTransactionManager transactions, Clock clock) {
+            String key,
+            boolean practice,
+            SignInStore store,
+            PersonStore people,
+            PlatformTransactionManager transactions,
+            Clock clock) {
         super(key, people);
         this.store = store;
         this.people = people;
         this.writing = new TransactionTemplate(transactions);
         this.clock = clock;
+        setCookieName(
+                practice
+                        ? "practice-" + SPRING_SECURITY_REMEMBER_ME_COOKIE_KEY
+                        : SPRING_SECURITY_REMEMBER_ME_COOKIE_KEY);
         setAlwaysRemember(true);
         setTokenValiditySeconds((int) LASTS.toSeconds());
         setCookieCustomizer(cookie -> cookie.setAttribute("SameSite", "Lax"));

@@ -21,6 +21,7 @@ import org.springframework.security.web.context.HttpSessionSecurityContextReposi
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.transaction.PlatformTransactionManager;
 import wrenchnotes.server.ground.DataFolder;
+import wrenchnotes.server.ground.Settings;
 
 /** Nothing of the shop is reachable without signing in; the page, its scripts, the API's description and health are. */
 @Configuration(proxyBeanMethods = false)
@@ -45,12 +46,13 @@ public class Security {
     @Bean
     RememberedSignIns rememberMe(
             DataFolder folder,
+            Settings settings,
             SignInStore store,
             PersonStore people,
             PlatformTransactionManager transactions,
             Clock clock)
             throws IOException {
-        return new RememberedSignIns(secret(folder.path()), store, people, transactions, clock);
+        return new RememberedSignIns(secret(folder.path()), settings.practice(), store, people, transactions, clock);
     }
 
     private static String secret(Path data) throws IOException {

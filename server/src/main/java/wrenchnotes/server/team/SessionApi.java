@@ -97,11 +97,13 @@ public class SessionApi {
      * @param person empty when nobody is signed in
      * @param firstVisit nobody works here yet: the next to come makes the first lead
      * @param may what the person may do here
+     * @param practice whether this is a practice shop: nothing in it counts
      * @param demoPeople names shown on the sign-in page in demo mode
      */
     public record SessionView(
             Optional<SignedIn> person,
             boolean firstVisit,
+            boolean practice,
             List<String> demoPeople,
             Optional<String> demoPassword,
             ShopSettings shop,
@@ -177,6 +179,7 @@ public class SessionApi {
         return new SessionView(
                 person,
                 people.isEmpty(),
+                settings.practice(),
                 settings.demo() ? DemoPeople.NAMES : List.of(),
                 settings.demo() ? Optional.of(DemoPeople.PASSWORD) : Optional.empty(),
                 shop.now(),

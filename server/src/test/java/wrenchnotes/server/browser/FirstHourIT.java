@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -26,6 +28,36 @@ class FirstHourIT {
         shop.close();
     }
 
+    /** A list of 500 that a shop kept before, ten rows of which nobody can read. */
+    private void pastJobsFromASpreadsheet(Page page) throws IOException {
+        StringBuilder csv = new StringBuilder("Day;Client;Unit;Says;Cause;What was done;Spare;Cost;Ended\n");
+        for (int n = 0; n < 500; n++) {
+            String day = n % 50 == 7 ? "some day" : "%02d.%02d.20%02d".formatted(1 + n % 28, 1 + n % 12, 12 + n % 9);
+            boolean belt = n % 3 > 0;
+            csv.append(day).append(";Choir;Heron Works H2;no sound;");
+            csv.append(belt ? "belt worn;new one;belt 60;4,50;repaired\n" : "lens dirty;cleaned;;;ok\n");
+        }
+        Path list = Files.writeString(data.resolve("years before.csv"), csv.toString());
+        window.goTo("Rack");
+        page.getByText("Bring them in from a spreadsheet").click();
+        page.getByLabel("List of past jobs").setInputFiles(list);
+        window.says("Bring in 490 of 500", "10 rows cannot be read and would be left out.");
+        window.says("No day can be read in \"some day\"", "Heron Works H2");
+        window.click("player");
+        page.waitForCondition(() -> page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("player"))
+                .isChecked());
+        window.assertAccessible();
+        window.click("Bring in 490 of 500");
+        window.says("500 of 500 rows: brought in, and counted");
+        window.goTo("Models");
+        window.says("Heron Works H2");
+        page.goBack();
+        window.click("Undo all of it");
+        window.says("Undone: none of it counts.");
+        window.click("Bring in 490 of 500");
+        window.says("500 of 500 rows: brought in, and counted");
+    }
+
     private void next(String words) {
         window.goTo("Rack");
         assertThat(window.page().getByLabel("The first hour").getByRole(AriaRole.LINK))
@@ -44,6 +76,8 @@ class FirstHourIT {
         page.keyboard().press("Enter");
         window.says("The first hour");
         window.assertAccessible();
+
+        pastJobsFromASpreadsheet(page);
 
         next("Say what the shop is called");
         window.exact("As it stands on papers").fill("Lantern Yard");

@@ -6,6 +6,7 @@ import static wrenchnotes.server.Client.body;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -71,6 +72,11 @@ class FirstOfAModelIT {
         page.getByLabel("Heads").selectOption("CROSS");
         page.getByLabel("one more screws").click();
         page.getByLabel("one more screws").click();
+        window.click("Also: what lies open now");
+        page.getByLabel("What lies open now, with commas").fill("drive belt, lens");
+        page.getByLabel("What can hurt here").fill("Sharp edge.");
+        page.getByLabel("To remember on the way back").fill("Tongue first.");
+        window.assertAccessible();
         window.click("Off to tray, and into the notes");
         window.says("Board shield");
         window.assertAccessible();
@@ -107,7 +113,7 @@ class FirstOfAModelIT {
         window.click("one more than the notes say");
         window.click("Enter it, and propose it for the notes");
         assertThat(page.getByLabel("3 × Board shield, in the tray")).isVisible();
-        window.says("OUT · 2 TO GO");
+        window.says("OUT · 2 TO GO", "Tongue first.");
         window.click("Back in (3 fasteners)");
         window.says("OUT · 1 TO GO");
         lead.post(
@@ -132,6 +138,12 @@ class FirstOfAModelIT {
         window.click("Close up");
         window.says("It is closed");
 
+        // The draft is complete, and offered to whoever decides about notes.
+        page.navigate("/models");
+        window.says("2 steps");
+        window.click("Looked over");
+        assertThat(page.getByLabel("Draft of Cormorant Works Fulmar 5")).hasCount(0);
+
         long second = lead.post(
                         "/api/jobs",
                         body(
@@ -155,5 +167,44 @@ class FirstOfAModelIT {
         window.click("Off to tray (6 fasteners)");
         window.says("IN · STEP 2 OF 2");
         assertThat(page.getByLabel("6 × Back cover, in the tray")).isVisible();
+    }
+
+    /** It stands on the shelf already apart: what lies there is counted onto the mat, what is adjusted is marked before it is moved. */
+    @Test
+    void aUnitTakenInHalfOpen() {
+        Map<String, Object> lid = TakenIn.step("lid", "Lid off", List.of());
+        Map<String, Object> head = TakenIn.step("head", "Head plate off", List.of("lid"));
+        head.put(
+                "stays",
+                List.of(
+                        body("id", "h", "label", "height screw", "as", "ADJUSTED", "words", "two threads showing"),
+                        body("id", "t", "label", "trimmer", "as", "LEAVE_ALONE", "words", "sets the speed")));
+        Map<String, Object> deck = TakenIn.step("deck", "Deck out", List.of("head"));
+        long job =
+                TakenIn.job(lead, "Skerry 9", "PLAYER", body(), List.of(lid, head, deck), List.of("EARLIER_ATTEMPT"));
+        begun(job);
+        window.click("It came apart already");
+        window.says("What of it is open already?");
+        page.keyboard().press("1");
+        page.getByLabel("one less lid, of 1").click();
+        window.assertAccessible();
+        window.click("So it lies: onto the mat");
+        window.says("IN · STEP 2 OF 3", "Leave alone:", "sets the speed");
+        Client.Answer bench = lead.get("/api/jobs/" + job + "/bench");
+        org.assertj.core.api.Assertions.assertThat(
+                        bench.body().get("stand").get("tallyWords").asString())
+                .contains("missing");
+
+        window.says("This moves the height screw. Mark first where it stands.");
+        window.assertAccessible();
+        page.keyboard().press("1");
+        window.click("Off to tray");
+        window.says("IN · STEP 3 OF 3");
+        window.click("Turn round: way out");
+        window.says("The height screw back where it stood: two threads showing.");
+        window.click("It stands where it stood");
+        page.keyboard().press("1");
+        window.click("Back in (1 loose piece)");
+        window.says("OUT · 1 TO GO");
     }
 }

@@ -8,4 +8,4 @@ CREATE TABLE draft (
     looked_at   INTEGER,
     looked_by   INTEGER REFERENCES person (id)
 ) STRICT;
-CREATE INDEX draft_waiting ON draft (revision_id) WHERE looked_at IS NULL;
+CREATE INDEX draft_by_look ON draft (looked_at);

@@ -5,7 +5,7 @@ CREATE TABLE brought (
     said     TEXT    NOT NULL,
     columns  TEXT    NOT NULL CHECK (json_valid(columns)),
     kind     TEXT    NOT NULL DEFAULT 'OTHER',
-    state    TEXT    NOT NULL DEFAULT 'READ' CHECK (state IN ('READ', 'GOING', 'STOPPED', 'DONE', 'UNDONE')),
+    state    TEXT    NOT NULL DEFAULT 'READ',
     rows     INTEGER NOT NULL,
     gone     INTEGER NOT NULL DEFAULT 0,
     at       INTEGER NOT NULL,

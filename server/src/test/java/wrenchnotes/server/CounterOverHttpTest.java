@@ -59,14 +59,23 @@ class CounterOverHttpTest {
         coming.put("ownerId", owners.get(0).get("id"));
         coming.put("ownerName", "");
         long job = SmallShop.taken(client.post("/api/jobs", coming));
-        assertThat(shop.sheet(job)
+        JsonNode owner = shop.sheet(job).body().get("job").get("brought").get("owner");
+        assertThat(owner.get("ways"))
+                .isEqualTo(Client.json(Map.of("ways", List.of(Map.of("kind", "MAIL", "said", "odd@example.org"))))
+                        .get("ways"));
+        // Several ways, the first one first; what each is shows.
+        String ways = "/api/owners/" + owner.get("id").asLong() + "/ways";
+        String said = "0171 555 0123 after six\nodd@example.org; the bakery next door\n";
+        assertThat(client.send("PUT", ways, Map.of(), Map.of("contact", said))
                         .body()
-                        .get("job")
-                        .get("brought")
-                        .get("owner")
-                        .get("contact")
-                        .asString())
-                .isEqualTo("odd@example.org");
+                        .valueStream()
+                        .map(way -> way.get("kind").asString()))
+                .containsExactly("PHONE", "MAIL", "ELSE");
+        assertThat(client.get("/api/owners?find=0171555").body().size()).isEqualTo(1);
+        assertThat(client.get("/api/owners?find=bakery").body().size()).isEqualTo(1);
+        assertThat(client.send("PUT", ways, Map.of(), Map.of("contact", "a;b;c;d;e;f;g"))
+                        .field())
+                .isEqualTo("ownerContact");
         assertThat(client.get("/api/owners?find=ferry").body().size()).isEqualTo(1);
     }
 

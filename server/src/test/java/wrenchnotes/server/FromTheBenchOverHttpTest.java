@@ -43,9 +43,8 @@ class FromTheBenchOverHttpTest {
         coming.put("revisionId", revision);
         long job = SmallShop.taken(client.post("/api/jobs", coming));
         shop.start(job);
-        assertThat(client.bench(job, "came-off", SmallShop.cameOff("Back cover", 0, ""))
-                        .field())
-                .isEqualTo("screws");
+        assertThat(client.bench(job, "came-off", SmallShop.cameOff(" ", 0, "")).field())
+                .isEqualTo("title");
         // Begun ten minutes ago, with four of them paused: six were worked.
         JdbcClient jdbc = SHOP.bean(JdbcClient.class);
         long begun = Instant.now().minus(Duration.ofMinutes(10)).toEpochMilli();

@@ -211,4 +211,37 @@ class NotesOverHttpTest {
                         .status())
                 .isEqualTo(200);
     }
+
+    /** Steps of another model: what they expose is called the same here, and made where nothing is called so. */
+    @Test
+    void stepsOfALikeModelAreTakenAsABlock() {
+        SmallShop shop = new SmallShop(client);
+        long model = client.post("/api/models", Map.of("maker", "Cormorant Works", "name", "Like it", "kind", "PLAYER"))
+                .id();
+        long revision = client.post("/api/models/" + model + "/revisions", Map.of("name", "A", "tellApart", ""))
+                .id();
+        String to = "/api/revisions/" + revision + "/teardown/block";
+        Map<String, Object> said = body("from", shop.revision, "steps", List.of("lid", "deck"));
+        Map<String, String> none = Map.of("If-Match", "\"0\"");
+        JsonNode taken = client.post(to, said, none).body();
+        assertThat(taken.get("steps").valueStream().map(step -> step.get("title")
+                        .asString()))
+                .containsExactly("Lid off", "Deck out");
+        assertThat(taken.get("why").asString()).startsWith("2 steps as in ");
+        assertThat(client.get("/api/models/" + model)
+                        .body()
+                        .get("components")
+                        .valueStream()
+                        .map(one -> one.get("name").asString()))
+                .containsExactly("belt");
+        assertThat(client.post(to, said, none).status())
+                .as("somebody else wrote meanwhile")
+                .isEqualTo(412);
+        JsonNode again = client.post(to, said, Map.of("If-Match", "\"1\"")).body();
+        assertThat(again.get("steps").valueStream().map(step -> step.get("id").asString()))
+                .containsExactly("lid", "deck", "lid-2", "deck-2");
+        assertThat(client.post(to, body("from", shop.revision, "steps", List.of("roof")), Map.of("If-Match", "\"2\""))
+                        .status())
+                .isEqualTo(400);
+    }
 }

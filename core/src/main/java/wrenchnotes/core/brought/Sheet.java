@@ -55,12 +55,7 @@ public final class Sheet {
      * @throws Invalid if there is none for the day or for the model, if two say the same, or if there is no such column
      */
     public static Sheet of(List<String> header, List<List<String>> rows, Map<Field, Integer> columns, Habits habits) {
-        for (Field needed : List.of(Field.DATE, Field.MODEL)) {
-            if (!columns.containsKey(needed)) {
-                throw new Invalid(
-                        "columns", "Say which column has the " + needed.words() + ": no job is brought in without");
-            }
-        }
+        mustSay(columns);
         columns.forEach((field, at) -> {
             if (at < 0 || at >= header.size()) {
                 throw new Invalid("columns", "There is no column " + (at + 1) + " for the " + field.words());
@@ -70,6 +65,16 @@ public final class Sheet {
             throw new Invalid("columns", "Two things are said by one column: take one of them away");
         }
         return new Sheet(rows, new EnumMap<>(columns), habits);
+    }
+
+    /** @throws Invalid if no column has the day or the model */
+    public static void mustSay(Map<Field, Integer> columns) {
+        for (Field needed : List.of(Field.DATE, Field.MODEL)) {
+            if (!columns.containsKey(needed)) {
+                throw new Invalid(
+                        "columns", "Say which column has the " + needed.words() + ": no job is brought in without");
+            }
+        }
     }
 
     /** Which column says what: by what it is called, else by what stands in it. */

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,6 +23,7 @@ import wrenchnotes.core.brought.BroughtJob;
 import wrenchnotes.core.brought.Field;
 import wrenchnotes.core.brought.Sheet;
 import wrenchnotes.core.team.Act;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.brought.BroughtStore.Brought;
@@ -155,8 +157,17 @@ class BroughtApi {
     /** Takes it in, or goes on with it; how far it is stands in the answer to GET. */
     @PostMapping("/{list}/start")
     BroughtList start(@PathVariable long list, Pen pen) {
-        Brought begun = pen.once("start", by -> service.begin(by, list), Brought::id, store::brought);
-        runner.go(list);
+        AtomicReference<By> begins = new AtomicReference<>();
+        Brought begun = pen.once(
+                "start",
+                by -> {
+                    begins.set(by);
+                    return service.begin(by, list);
+                },
+                Brought::id,
+                store::brought);
+        // A retry of what was begun begins nothing.
+        Optional.ofNullable(begins.get()).ifPresent(by -> runner.go(by, list));
         return BroughtList.of(begun);
     }
 

@@ -1,6 +1,5 @@
 package wrenchnotes.server.brought;
 
-import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
@@ -12,6 +11,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
+import wrenchnotes.core.brought.Sheet;
+import wrenchnotes.core.unit.By;
 import wrenchnotes.server.brought.BroughtStore.Brought;
 import wrenchnotes.server.brought.BroughtStore.State;
 import wrenchnotes.server.ground.Snapshot;
@@ -21,7 +22,8 @@ import wrenchnotes.server.ground.Snapshot;
 class BroughtRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(BroughtRunner.class);
-    static final int PORTION = 200;
+    /** So few that another writer waits a tenth of a second at most, where each row names something new. */
+    private static final int PORTION = 50;
 
     private final BroughtStore store;
     private final BroughtService service;
@@ -48,9 +50,10 @@ class BroughtRunner {
         writing.executeWithoutResult(status -> store.stopAll());
     }
 
-    void go(long id) {
+    /** @param by whoever began it: what is made for it is theirs */
+    void go(By by, long id) {
         stopped.remove(id);
-        Thread taking = new Thread(() -> take(id), "past jobs");
+        Thread taking = new Thread(() -> take(by, id), "past jobs");
         taking.setDaemon(true);
         taking.start();
     }
@@ -59,11 +62,11 @@ class BroughtRunner {
         stopped.add(id);
     }
 
-    private void take(long id) {
+    private void take(By by, long id) {
         try {
             Brought brought = snapshot.read(() -> store.brought(id));
-            var sheet = snapshot.read(() -> service.sheet(brought));
-            Dictionary.Reader reader = snapshot.read(dictionary::reader);
+            Sheet sheet = snapshot.read(() -> service.sheet(brought));
+            Dictionary.Reader reader = snapshot.read(() -> dictionary.reader(brought.kind()));
             // What was gone through before it was stopped stays gone through; of what was undone all is there.
             int from = brought.gone() < sheet.size() ? brought.gone() : 0;
             long longest = 0;
@@ -73,20 +76,27 @@ class BroughtRunner {
                     return;
                 }
                 int first = at;
-                List<BroughtStore.Taken> portion = snapshot.read(() -> service.portion(sheet, reader, first, PORTION));
                 long begun = System.nanoTime();
-                writing.executeWithoutResult(
-                        status -> store.take(id, Math.min(first + PORTION, sheet.size()), portion));
+                writing.executeWithoutResult(status -> service.take(by, id, sheet, reader, first, PORTION));
                 longest = Math.max(longest, System.nanoTime() - begun);
                 Thread.sleep(2);
             }
             writing.executeWithoutResult(status -> store.is(id, State.DONE));
             LOG.info("Past jobs of list {}: all taken, writers held {} ms at most", id, longest / 1_000_000);
-        } catch (DataAccessException | TransactionException e) {
+        } catch (RuntimeException e) {
             // Stopped with the server, or the disk is full: what was taken stays, and it can be gone on with.
             LOG.warn("Past jobs of list {} stopped: {}", id, e.getMessage());
+            stopIfTheShopIsStillThere(id);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
+        }
+    }
+
+    private void stopIfTheShopIsStillThere(long id) {
+        try {
+            writing.executeWithoutResult(status -> store.is(id, State.STOPPED));
+        } catch (DataAccessException | TransactionException e) {
+            LOG.debug("It is said at the next start: {}", e.getMessage());
         }
     }
 }

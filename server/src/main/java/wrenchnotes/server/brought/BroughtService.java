@@ -72,20 +72,15 @@ class BroughtService {
         return brought;
     }
 
-    /** Names that the shop has not got are made, and what can be read of the list may be taken from now on. */
+    /** What can be read of the list may be taken from now on. */
     Brought begin(By by, long id) {
         Brought brought = mustBe(
                 id,
                 List.of(State.READ, State.STOPPED, State.UNDONE),
                 "It is brought in already, or just being brought in.");
-        List<BroughtJob> jobs = readable(sheet(brought));
-        if (jobs.isEmpty()) {
-            throw Refused.because("No row of it can be read: say which column has what.");
-        }
-        dictionary.learn(by, jobs, brought.kind());
+        Sheet.mustSay(brought.columns());
         store.is(id, State.GOING);
-        journal.write(
-                by, Journal.Entry.ofShop("brought", id, jobs.size() + " past jobs from " + brought.name(), null, id));
+        journal.write(by, Journal.Entry.ofShop("brought", id, "Past jobs from " + brought.name(), null, id));
         return store.brought(id);
     }
 
@@ -117,11 +112,12 @@ class BroughtService {
         return dictionary.unknown(readable(sheet));
     }
 
-    /** @param from row of the sheet, 0 and up @return what can be taken of so many rows */
-    List<BroughtStore.Taken> portion(Sheet sheet, Dictionary.Reader reader, int from, int rows) {
+    /** Takes so many rows, and makes what they name that the shop has not got. @param from row of the sheet, 0 and up */
+    void take(By by, long id, Sheet sheet, Dictionary.Reader reader, int from, int rows) {
         ZoneId zone = shop.now().zoneId();
+        int end = Math.min(from + rows, sheet.size());
         List<BroughtStore.Taken> portion = new ArrayList<>();
-        for (int at = from; at < Math.min(from + rows, sheet.size()); at++) {
+        for (int at = from; at < end; at++) {
             int line = at + 1;
             sheet.row(at)
                     .job()
@@ -133,9 +129,9 @@ class BroughtService {
                                     .toInstant()
                                     .toEpochMilli(),
                             job,
-                            reader.resolve(job))));
+                            reader.resolve(by, job))));
         }
-        return portion;
+        store.take(id, end, portion);
     }
 
     private Sheet.Habits habits() {

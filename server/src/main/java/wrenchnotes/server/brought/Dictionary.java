@@ -40,33 +40,15 @@ class Dictionary {
         return List.copyOf(unknown.values());
     }
 
-    /** Makes models, components, faults and words of these jobs that the shop has not got. */
-    void learn(By by, Iterable<BroughtJob> jobs, Kind kind) {
-        unknown(jobs).forEach(said -> {
-            int space = said.indexOf(' ');
-            String maker = space < 0 ? "?" : said.substring(0, space);
-            service.atTheCounter(
-                    by, maker, space < 0 ? said : said.substring(space + 1).strip(), kind);
-        });
-        Reader reader = reader();
-        jobs.forEach(job -> {
-            job.symptoms().forEach(store::symptom);
-            if (!job.fault().isEmpty()) {
-                long model = reader.model(reader.revision(job));
-                SaidFault said = reader.said(model, job.fault());
-                ModelStore.ModelComponent component = service.addComponent(by, model, said.component());
-                models.fault(component.id(), said.wrong());
-                reader.knows(model, component);
-            }
-        });
+    /** @param kind what models are that the shop has not got */
+    Reader reader(Kind kind) {
+        return new Reader(kind);
     }
 
-    Reader reader() {
-        return new Reader();
-    }
-
-    /** Looks up and keeps what it found; what was learned is all there. */
+    /** Looks up and keeps what it found, and makes what there is not: for one list, and no longer than nothing it wrote was undone. */
     final class Reader {
+
+        private final Kind kind;
 
         private final Map<String, Long> revisions = store.revisions();
         private final Map<Long, Long> modelOf = new HashMap<>();
@@ -74,11 +56,20 @@ class Dictionary {
         private final Map<String, Long> faults = new HashMap<>();
         private final Map<String, Long> symptoms = new HashMap<>();
 
-        long revision(BroughtJob job) {
-            return revisions.get(BroughtStore.key(job.model()));
+        private Reader(Kind kind) {
+            this.kind = kind;
         }
 
-        long model(long revision) {
+        private long revision(By by, String model) {
+            return revisions.computeIfAbsent(BroughtStore.key(model), key -> {
+                int space = model.indexOf(' ');
+                String maker = space < 0 ? "?" : model.substring(0, space);
+                String name = space < 0 ? model : model.substring(space + 1).strip();
+                return service.atTheCounter(by, maker, name, kind).id();
+            });
+        }
+
+        private long model(long revision) {
             return modelOf.computeIfAbsent(revision, id -> models.revision(id).modelId());
         }
 
@@ -93,16 +84,9 @@ class Dictionary {
             });
         }
 
-        void knows(long model, ModelStore.ModelComponent component) {
-            components(model).put(component.name(), component.id());
-        }
-
-        SaidFault said(long model, String fault) {
-            return SaidFault.of(fault, components(model).keySet());
-        }
-
-        BroughtStore.Resolved resolve(BroughtJob job) {
-            long revision = revision(job);
+        /** What a row's words stand for. */
+        BroughtStore.Resolved resolve(By by, BroughtJob job) {
+            long revision = revision(by, job.model());
             List<Long> words = job.symptoms().stream()
                     .map(name -> symptoms.computeIfAbsent(name, store::symptom))
                     .toList();
@@ -110,8 +94,10 @@ class Dictionary {
                 return new BroughtStore.Resolved(revision, words, Optional.empty(), Optional.empty());
             }
             long model = model(revision);
-            SaidFault said = said(model, job.fault());
-            long component = components(model).get(said.component());
+            Map<String, Long> known = components(model);
+            SaidFault said = SaidFault.of(job.fault(), known.keySet());
+            long component = known.computeIfAbsent(said.component(), name -> service.addComponent(by, model, name)
+                    .id());
             long fault = faults.computeIfAbsent(
                     component + " " + said.wrong(), key -> models.fault(component, said.wrong()));
             return new BroughtStore.Resolved(revision, words, Optional.of(component), Optional.of(fault));

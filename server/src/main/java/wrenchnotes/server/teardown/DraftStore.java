@@ -23,11 +23,12 @@ public class DraftStore {
 
     record Draft(long id, long revisionId, long jobId, String tag, String by, Instant at) {}
 
+    /** Drafts are few and jobs many: the joins stay in this order. */
     private static final String DRAFT = """
             SELECT draft.id, draft.revision_id, draft.job_id, unit.tag, person.name AS by, draft.at
             FROM draft
-            JOIN job ON job.id = draft.job_id
-            JOIN unit ON unit.id = job.unit_id
+            CROSS JOIN job ON job.id = draft.job_id
+            CROSS JOIN unit ON unit.id = job.unit_id
             JOIN person ON person.id = draft.by
             """;
 

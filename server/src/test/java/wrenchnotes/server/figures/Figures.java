@@ -85,6 +85,9 @@ public final class Figures {
             if (all || part.equals("odds")) {
                 CounterAnswer.measure(demo);
             }
+            if (all || part.equals("past")) {
+                PastJobs.measure(work.resolve("past"));
+            }
             if (all || part.equals("press")) {
                 statements(demo);
                 KeyPress.measure(demo);

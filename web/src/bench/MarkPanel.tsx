@@ -12,10 +12,13 @@ const USUAL = ['line drawn across', 'scratched across', 'turns counted'];
 
 /** Where something stands, before a step moves it: a digit says how it was marked, or words, or a picture do. */
 export function MarkPanel({
+  title,
   asked,
   press,
   busy,
 }: {
+  /** of the step that moves it */
+  title: string;
   asked: Schemas['Adjusted'];
   press: Presses;
   busy: boolean;
@@ -39,6 +42,9 @@ export function MarkPanel({
   const { words, photo } = form.value;
   return (
     <Box display="grid" gap="9px" role="group" aria-label={`Mark the ${stays.label}`}>
+      <chakra.h1 fontSize="3xl" lineHeight={1.18}>
+        {title}
+      </chakra.h1>
       <chakra.h2 fontSize="xl">This moves the {stays.label}. Mark first where it stands.</chakra.h2>
       {ways.map((way, n) => (
         <Act

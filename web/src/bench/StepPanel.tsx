@@ -123,6 +123,8 @@ function Running(props: Props) {
     way === 'OUT' &&
     bench.way.lastReach.length === 0 &&
     (step?.things.some((thing) => OWED.some((account) => inAccount(thing, account) > 0)) ?? false);
+  // Nothing else is looked at before it is marked: this comes before the words of the step.
+  const marking = before?.what === 'MARK' ? before.adjusted : undefined;
   const [form, setForm] = useState<Form | undefined>(owed && !before ? 'otherwise' : undefined);
   const [sure, setSure] = useState<string[]>([]);
   const leave = () => setForm(undefined);
@@ -160,13 +162,20 @@ function Running(props: Props) {
             ? `In? ${unsaid.map((one) => one.label).join(', ')}`
             : `Back in (${countWords(moving)})`;
   const said = step && before && mainBefore(before, press, busy);
-  const main: MainKey | undefined = said
-    ? said
-    : step
-      ? { key: 'Space', words, act: plain, off: busy || under.length + ends.length > 0 || unsaid.length > 0 }
-      : closable
-        ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
-        : undefined;
+  const main: MainKey | undefined = marking
+    ? undefined
+    : said
+      ? said
+      : step
+        ? {
+            key: 'Space',
+            words,
+            act: plain,
+            off: busy || under.length + ends.length > 0 || unsaid.length > 0,
+          }
+        : closable
+          ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
+          : undefined;
   const more = moreKeys({
     bench,
     way,
@@ -189,13 +198,15 @@ function Running(props: Props) {
   ]);
   return (
     <>
-      {step &&
-      form !== 'check' &&
-      form !== 'screw' &&
-      form !== 'known' &&
-      form !== 'foundOpen' &&
-      form !== 'ends' &&
-      form !== 'turn' ? (
+      {marking && !form && step ? (
+        <MarkPanel key={marking.stays.id} title={step.title} asked={marking} press={press} busy={busy} />
+      ) : step &&
+        form !== 'check' &&
+        form !== 'screw' &&
+        form !== 'known' &&
+        form !== 'foundOpen' &&
+        form !== 'ends' &&
+        form !== 'turn' ? (
         <StepWords step={step} way={way} keepApart={form ? [] : bench.way.keepApart}>
           {!form && way === 'IN' && <Forks job={bench.unit.jobId} after={bench.way.nextOut} />}
         </StepWords>
@@ -213,9 +224,6 @@ function Running(props: Props) {
           off={(since) => press({ act: 'leftOff', since })}
           live={() => press({ act: 'power', said: { power: 'LIVE', why: 'it was under power since' } })}
         />
-      )}
-      {!form && before?.what === 'MARK' && before.adjusted && (
-        <MarkPanel key={before.adjusted.stays.id} asked={before.adjusted} press={press} busy={busy} />
       )}
       {!form && before?.what === 'STANDS_AGAIN' && before.adjusted && <Marked asked={before.adjusted} />}
       {!form && under.length > 0 && (
@@ -250,8 +258,10 @@ function Running(props: Props) {
           <EndsList bench={bench} press={press} busy={busy} />
         </>
       )}
-      {!form && step && <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />}
-      {!form && named.length > 0 && under.length + ends.length === 0 && (
+      {!form && step && !marking && (
+        <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />
+      )}
+      {!form && !marking && named.length > 0 && under.length + ends.length === 0 && (
         <ByName
           title="Each by name: is it in?"
           things={named}
@@ -262,7 +272,7 @@ function Running(props: Props) {
         />
       )}
       {!form && draft && <CameOff job={bench.unit.jobId} press={press} busy={busy} />}
-      {!form && <PanelKeys main={main} more={more} />}
+      {!form && <PanelKeys main={main} more={marking ? more.filter((one) => !one.small) : more} />}
     </>
   );
 }

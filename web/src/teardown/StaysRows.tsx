@@ -8,8 +8,8 @@ import { newId } from './newId';
 type Stays = Schemas['Staying'];
 
 const SECOND: Record<Stays['as'], string> = {
-  LOOSENED: 'How far (half a turn)',
-  ADJUSTED: 'How it is best marked (line across both)',
+  LOOSENED: 'How far',
+  ADJUSTED: 'How it is best marked',
   STUCK: 'What holds it',
   LEAVE_ALONE: 'Why it is left alone',
 };

@@ -26,6 +26,7 @@ import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.core.teardown.Things;
 import wrenchnotes.core.teardown.ThreadForm;
 import wrenchnotes.core.teardown.Toll;
+import wrenchnotes.core.teardown.Tool;
 
 /** Writes the notes of a demo revision, a line a step. */
 final class DemoNotes {
@@ -166,20 +167,25 @@ final class DemoNotes {
             return this;
         }
 
+        private String driver() {
+            return Tool.listed(tool).get(0).name();
+        }
+
         Line machine(int count, String label, double diameter, double length, Finish finish) {
-            return screws(count, label, Head.CROSS, tool, ThreadForm.MACHINE, diameter, length, finish);
+            return screws(count, label, Head.CROSS, driver(), ThreadForm.MACHINE, diameter, length, finish);
         }
 
         Line tapping(int count, String label, double diameter, double length, Finish finish) {
-            return screws(count, label, Head.CROSS, tool, ThreadForm.TAPPING, diameter, length, finish);
+            return screws(count, label, Head.CROSS, driver(), ThreadForm.TAPPING, diameter, length, finish);
         }
 
         Line lobular(int count, String label, double diameter, double length, Finish finish) {
-            return screws(count, label, Head.HEXALOBULAR, tool, ThreadForm.TAPPING, diameter, length, finish);
+            return screws(count, label, Head.HEXALOBULAR, driver(), ThreadForm.TAPPING, diameter, length, finish);
         }
 
         Line pinned(int count, String label, double diameter, double length, Finish finish) {
-            return screws(count, label, Head.HEXALOBULAR_SECURITY, tool, ThreadForm.TAPPING, diameter, length, finish);
+            return screws(
+                    count, label, Head.HEXALOBULAR_SECURITY, driver(), ThreadForm.TAPPING, diameter, length, finish);
         }
 
         Line rivets(int count, String label, double diameter, double length) {

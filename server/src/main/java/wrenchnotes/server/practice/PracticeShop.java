@@ -74,6 +74,7 @@ class PracticeShop implements DisposableBean {
             folder = Files.createTempDirectory("practice-shop");
             int port = freePort();
             ConfigurableApplicationContext made = new SpringApplicationBuilder(WrenchNotes.class)
+                    .main(WrenchNotes.class)
                     .run(
                             "--server.port=" + port,
                             "--server.servlet.session.cookie.name=PRACTICE",

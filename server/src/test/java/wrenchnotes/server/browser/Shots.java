@@ -114,6 +114,7 @@ public final class Shots {
         page.getByText("No order takes less.").waitFor();
         take("way-in");
         page.getByText("Write the notes").click();
+        page.getByText("Add a step").waitFor();
         page.getByText("Lift the carousel").first().click();
         take("notes");
         window.goTo("Models");

@@ -101,7 +101,7 @@ export function OwnerField({
 }
 
 /** Several ways to reach somebody, one field each: as soon as one is filled in there is another. */
-export function Contact({ contact, change }: { contact: string; change: (contact: string) => void }) {
+function Contact({ contact, change }: { contact: string; change: (contact: string) => void }) {
   const ways = contact.split('\n');
   const shown = ways.at(-1) === '' || ways.length >= MOST_WAYS ? ways : [...ways, ''];
   return (

@@ -1,6 +1,3 @@
--- What came without a unit is asked for at handover like what came with it.
-ALTER TABLE belonging ADD COLUMN absent INTEGER NOT NULL DEFAULT 0 CHECK (absent IN (0, 1));
-
 -- Everything that was said can be found again. One index for each sort of thing, without what is shown: that comes from the rooms. What stands in it is told by
 -- one view each; triggers keep the two together.
 DROP TABLE finder;
@@ -32,7 +29,7 @@ CREATE VIRTUAL TABLE find_job_vocabulary USING fts5vocab (find_job, row);
 
 CREATE VIRTUAL TABLE find_finding USING fts5 (
     words, about,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_finding_words AS
 SELECT finding.id AS id,
@@ -50,7 +47,7 @@ CREATE VIRTUAL TABLE find_finding_vocabulary USING fts5vocab (find_finding, row)
 
 CREATE VIRTUAL TABLE find_entry USING fts5 (
     words,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_entry_words AS
 SELECT entry.id AS id,
@@ -58,7 +55,7 @@ SELECT entry.id AS id,
            || COALESCE((SELECT group_concat(value, ' ') FROM json_tree(entry_private.said) WHERE type = 'text'), '') AS words
 FROM entry
 LEFT JOIN entry_private ON entry_id = entry.id
-WHERE kind NOT IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'ELECTRICAL', 'MARKED')
+WHERE kind NOT IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'ELECTRICAL')
   AND takes_back IS NULL
   AND NOT EXISTS (SELECT 1 FROM entry AS back WHERE back.takes_back = entry.id);
 INSERT INTO find_entry (rowid, words) SELECT id, words FROM find_entry_words;
@@ -66,7 +63,7 @@ CREATE VIRTUAL TABLE find_entry_vocabulary USING fts5vocab (find_entry, row);
 
 CREATE VIRTUAL TABLE find_outcome USING fts5 (
     words,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_outcome_words AS
 SELECT outcome_entry.id AS id, replace(lower(outcome), '_', ' ') || ' ' || remark AS words
@@ -76,7 +73,7 @@ CREATE VIRTUAL TABLE find_outcome_vocabulary USING fts5vocab (find_outcome, row)
 
 CREATE VIRTUAL TABLE find_part USING fts5 (
     words,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_part_words AS
 SELECT part.id AS id, drawer || ' ' || name || ' ' || what AS words FROM part;
@@ -85,7 +82,7 @@ CREATE VIRTUAL TABLE find_part_vocabulary USING fts5vocab (find_part, row);
 
 CREATE VIRTUAL TABLE find_model USING fts5 (
     words,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_model_words AS
 SELECT model.id AS id,
@@ -97,7 +94,7 @@ CREATE VIRTUAL TABLE find_model_vocabulary USING fts5vocab (find_model, row);
 
 CREATE VIRTUAL TABLE find_component USING fts5 (
     words, about,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_component_words AS
 SELECT component.id AS id,
@@ -110,7 +107,7 @@ CREATE VIRTUAL TABLE find_component_vocabulary USING fts5vocab (find_component, 
 
 CREATE VIRTUAL TABLE find_step USING fts5 (
     words, about,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_step_words AS
 SELECT teardown.revision_id AS id,
@@ -128,7 +125,7 @@ CREATE VIRTUAL TABLE find_step_vocabulary USING fts5vocab (find_step, row);
 
 CREATE VIRTUAL TABLE find_owner USING fts5 (
     words,
-    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
 );
 CREATE VIEW find_owner_words AS
 SELECT owner.id AS id, name || ' ' || contact AS words FROM owner;

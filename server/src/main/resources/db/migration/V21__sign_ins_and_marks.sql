@@ -10,3 +10,6 @@ CREATE INDEX sign_in_by_person ON sign_in (person_id);
 -- What has to be said before a step has one more kind: what was marked before it is moved.
 DROP INDEX entry_of_power;
 CREATE INDEX entry_of_power ON entry (job_id, id) WHERE kind IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'MARKED');
+
+-- What came without a unit is asked for at handover like what came with it.
+ALTER TABLE belonging ADD COLUMN absent INTEGER NOT NULL DEFAULT 0 CHECK (absent IN (0, 1));

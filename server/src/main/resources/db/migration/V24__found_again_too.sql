@@ -97,3 +97,81 @@ CREATE TRIGGER find_past_gone AFTER DELETE ON past_job
 BEGIN
     DELETE FROM find_past WHERE rowid = OLD.id;
 END;
+
+-- A mark is said at the bench again and again and names a picture: it is no remark.
+DROP VIEW find_entry_words;
+CREATE VIEW find_entry_words AS
+SELECT entry.id AS id,
+       COALESCE((SELECT group_concat(value, ' ') FROM json_tree(entry.said) WHERE type = 'text'), '') || ' '
+           || COALESCE((SELECT group_concat(value, ' ') FROM json_tree(entry_private.said) WHERE type = 'text'), '') AS words
+FROM entry
+LEFT JOIN entry_private ON entry_id = entry.id
+WHERE kind NOT IN ('POWER', 'POWER_OFF', 'ACKNOWLEDGED', 'ELECTRICAL', 'MARKED')
+  AND takes_back IS NULL
+  AND NOT EXISTS (SELECT 1 FROM entry AS back WHERE back.takes_back = entry.id);
+
+-- The first letter that is typed finds its words in every index without reading all of them.
+DROP TABLE find_finding_vocabulary;
+DROP TABLE find_finding;
+CREATE VIRTUAL TABLE find_finding USING fts5 (
+    words, about,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_finding (rowid, words, about) SELECT id, words, about FROM find_finding_words;
+CREATE VIRTUAL TABLE find_finding_vocabulary USING fts5vocab (find_finding, row);
+DROP TABLE find_entry_vocabulary;
+DROP TABLE find_entry;
+CREATE VIRTUAL TABLE find_entry USING fts5 (
+    words,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_entry (rowid, words) SELECT id, words FROM find_entry_words;
+CREATE VIRTUAL TABLE find_entry_vocabulary USING fts5vocab (find_entry, row);
+DROP TABLE find_outcome_vocabulary;
+DROP TABLE find_outcome;
+CREATE VIRTUAL TABLE find_outcome USING fts5 (
+    words,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_outcome (rowid, words) SELECT id, words FROM find_outcome_words;
+CREATE VIRTUAL TABLE find_outcome_vocabulary USING fts5vocab (find_outcome, row);
+DROP TABLE find_part_vocabulary;
+DROP TABLE find_part;
+CREATE VIRTUAL TABLE find_part USING fts5 (
+    words,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_part (rowid, words) SELECT id, words FROM find_part_words;
+CREATE VIRTUAL TABLE find_part_vocabulary USING fts5vocab (find_part, row);
+DROP TABLE find_model_vocabulary;
+DROP TABLE find_model;
+CREATE VIRTUAL TABLE find_model USING fts5 (
+    words,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_model (rowid, words) SELECT id, words FROM find_model_words;
+CREATE VIRTUAL TABLE find_model_vocabulary USING fts5vocab (find_model, row);
+DROP TABLE find_component_vocabulary;
+DROP TABLE find_component;
+CREATE VIRTUAL TABLE find_component USING fts5 (
+    words, about,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_component (rowid, words, about) SELECT id, words, about FROM find_component_words;
+CREATE VIRTUAL TABLE find_component_vocabulary USING fts5vocab (find_component, row);
+DROP TABLE find_step_vocabulary;
+DROP TABLE find_step;
+CREATE VIRTUAL TABLE find_step USING fts5 (
+    words, about,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_step (rowid, words, about) SELECT id, words, about FROM find_step_words;
+CREATE VIRTUAL TABLE find_step_vocabulary USING fts5vocab (find_step, row);
+DROP TABLE find_owner_vocabulary;
+DROP TABLE find_owner;
+CREATE VIRTUAL TABLE find_owner USING fts5 (
+    words,
+    content = '', contentless_delete = 1, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3'
+);
+INSERT INTO find_owner (rowid, words) SELECT id, words FROM find_owner_words;
+CREATE VIRTUAL TABLE find_owner_vocabulary USING fts5vocab (find_owner, row);

@@ -97,6 +97,19 @@ class SheetTest {
         assertThat(blown.outcome()).as("what denies comes first").hasValue(Outcome.NOT_FIXED);
     }
 
+    /** "1.234" is what the shop's own decimal mark makes of it: 1.23 where it is the point, 1234 where it is the comma. */
+    @Test
+    void aSumThatCanBeTwoIsReadAsTheShopWrites() {
+        List<List<String>> rows = List.of(
+                List.of("5/3/2024", "", "Tide 4", "", "", "", "", "1.234"),
+                List.of("5/3/2024", "", "Tide 4", "", "", "", "", "1,234"));
+        assertThat(sheet(rows).row(0).job().orElseThrow().costMinor()).isEqualTo(123);
+        assertThat(sheet(rows).row(1).job().orElseThrow().costMinor()).isEqualTo(123_400);
+        Sheet.Habits comma = new Sheet.Habits(HABITS.dates(), DecimalMark.COMMA, HABITS.currency(), HABITS.today());
+        Sheet other = Sheet.of(HEADER, rows, Sheet.matched(HEADER, rows, comma), comma);
+        assertThat(other.row(0).job().orElseThrow().costMinor()).isEqualTo(123_400);
+    }
+
     /** One row that can only be read in one way tells how the others of its column are to be read. */
     @Test
     void theWholeColumnTellsWhetherTheMonthComesFirst() {

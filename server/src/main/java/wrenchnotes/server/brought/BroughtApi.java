@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,7 +22,6 @@ import wrenchnotes.core.brought.BroughtJob;
 import wrenchnotes.core.brought.Field;
 import wrenchnotes.core.brought.Sheet;
 import wrenchnotes.core.team.Act;
-import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.brought.BroughtStore.Brought;
@@ -157,18 +155,15 @@ class BroughtApi {
     /** Takes it in, or goes on with it; how far it is stands in the answer to GET. */
     @PostMapping("/{list}/start")
     BroughtList start(@PathVariable long list, Pen pen) {
-        AtomicReference<By> begins = new AtomicReference<>();
-        Brought begun = pen.once(
+        return BroughtList.of(pen.once(
                 "start",
                 by -> {
-                    begins.set(by);
-                    return service.begin(by, list);
+                    Brought begun = service.begin(by, list);
+                    runner.goOnceKept(by, list);
+                    return begun;
                 },
                 Brought::id,
-                store::brought);
-        // A retry of what was begun begins nothing.
-        Optional.ofNullable(begins.get()).ifPresent(by -> runner.go(by, list));
-        return BroughtList.of(begun);
+                store::brought));
     }
 
     @PostMapping("/{list}/stop")

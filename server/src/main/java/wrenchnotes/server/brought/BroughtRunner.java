@@ -10,6 +10,8 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.brought.Sheet;
 import wrenchnotes.core.unit.By;
@@ -50,8 +52,17 @@ class BroughtRunner {
         writing.executeWithoutResult(status -> store.stopAll());
     }
 
-    /** @param by whoever began it: what is made for it is theirs */
-    void go(By by, long id) {
+    /** Goes as soon as it is on record that it does. @param by whoever began it: what is made for it is theirs */
+    void goOnceKept(By by, long id) {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                go(by, id);
+            }
+        });
+    }
+
+    private void go(By by, long id) {
         stopped.remove(id);
         Thread taking = new Thread(() -> take(by, id), "past jobs");
         taking.setDaemon(true);

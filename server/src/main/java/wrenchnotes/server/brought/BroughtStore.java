@@ -4,7 +4,9 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -167,13 +169,6 @@ class BroughtStore {
                 .update();
     }
 
-    int taken(long id) {
-        return jdbc.sql("SELECT COUNT(*) FROM past_job WHERE brought_id = :id")
-                .param("id", id)
-                .query(Integer.class)
-                .single();
-    }
-
     /** The word for what a unit does wrong, or the one that it was merged into; made if there is none. */
     long symptom(String name) {
         return jdbc.sql("SELECT id FROM symptom WHERE name = :name")
@@ -186,7 +181,7 @@ class BroughtStore {
 
     /** What revisions may be called in a list: by the model's name, its maker before it, its revision after it; the first of a model if none is said. */
     Map<String, Long> revisions() {
-        Map<String, Long> called = new java.util.HashMap<>();
+        Map<String, Long> called = new HashMap<>();
         jdbc.sql("""
                         SELECT revision.id, model.maker, model.name AS model, revision.name AS revision
                         FROM revision JOIN model ON model.id = model_id
@@ -204,8 +199,6 @@ class BroughtStore {
     }
 
     static String key(String name) {
-        return name.toLowerCase(java.util.Locale.ROOT)
-                .replaceAll("[^\\p{L}\\p{N}]+", " ")
-                .strip();
+        return name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
     }
 }

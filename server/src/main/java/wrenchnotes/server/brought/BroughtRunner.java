@@ -24,8 +24,12 @@ import wrenchnotes.server.ground.Snapshot;
 class BroughtRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(BroughtRunner.class);
-    /** So few that another writer waits a tenth of a second at most, where each row names something new. */
-    private static final int PORTION = 50;
+    /** Rows of the first portion: each may name something new, and nothing is warm yet. */
+    private static final int FIRST_PORTION = 10;
+
+    private static final int LARGEST_PORTION = 100;
+    /** So long may a portion hold another writer: the next one has as many rows as would have taken it. */
+    private static final long AIM_NANOS = 50_000_000;
 
     private final BroughtStore store;
     private final BroughtService service;
@@ -81,15 +85,20 @@ class BroughtRunner {
             // What was gone through before it was stopped stays gone through; of what was undone all is there.
             int from = brought.gone() < sheet.size() ? brought.gone() : 0;
             long longest = 0;
-            for (int at = from; at < sheet.size(); at += PORTION) {
+            int portion = FIRST_PORTION;
+            for (int at = from; at < sheet.size(); ) {
                 if (stopped.remove(id)) {
                     writing.executeWithoutResult(status -> store.is(id, State.STOPPED));
                     return;
                 }
                 int first = at;
+                int rows = portion;
                 long begun = System.nanoTime();
-                writing.executeWithoutResult(status -> service.take(by, id, sheet, reader, first, PORTION));
-                longest = Math.max(longest, System.nanoTime() - begun);
+                writing.executeWithoutResult(status -> service.take(by, id, sheet, reader, first, rows));
+                long took = System.nanoTime() - begun;
+                longest = Math.max(longest, took);
+                at += rows;
+                portion = next(rows, took);
                 Thread.sleep(2);
             }
             writing.executeWithoutResult(status -> store.is(id, State.DONE));
@@ -101,6 +110,12 @@ class BroughtRunner {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+    }
+
+    /** It grows slowly and shrinks at once. */
+    private static int next(int rows, long took) {
+        long fits = rows * AIM_NANOS / Math.max(1, took);
+        return (int) Math.max(1, Math.min(Math.min(2L * rows, LARGEST_PORTION), fits));
     }
 
     private void stopIfTheShopIsStillThere(long id) {

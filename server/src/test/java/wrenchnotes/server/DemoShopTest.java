@@ -13,6 +13,8 @@ import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Basis;
 import wrenchnotes.core.bench.Ledger;
 import wrenchnotes.core.bench.Move;
+import wrenchnotes.server.diagnosis.OfferedInTheDemo;
+import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.teardown.NotesStore;
 
 class DemoShopTest {
@@ -43,6 +45,14 @@ class DemoShopTest {
                 .isEqualTo("ok");
         assertThat(jdbc.sql("PRAGMA foreign_key_check").query((row, n) -> n).list())
                 .isEmpty();
+    }
+
+    /** Three keys are enough for what was found, nearly always: it was among the first five that were offered. */
+    @Test
+    void whatWasFoundWasAmongTheFirstFive() {
+        OfferedInTheDemo offered = SHOP.bean(Snapshot.class).read(() -> OfferedInTheDemo.of(SHOP::bean));
+        assertThat(offered.jobs()).isGreaterThan(200);
+        assertThat(offered.share()).isGreaterThanOrEqualTo(0.95);
     }
 
     /** Every job's entries, in their order, through the core's own ledger: at each closing for good it balances. */

@@ -53,20 +53,19 @@ final class Hazards {
         return reasons;
     }
 
-    /** The first thing that has to be said; empty when the step can be done. */
-    Optional<SayFirst> first(Step step, Instant now) {
+    /** What has to be said, one thing after the other; nothing when the step can be done. What follows on power and a wait only they can tell. */
+    List<SayFirst> all(Step step, Instant now) {
         if (!step.danger().live() && !power.is(Power.UNPLUGGED)) {
-            return Optional.of(SayFirst.of(SayFirst.What.UNPLUG, Optional.empty()));
+            return List.of(SayFirst.of(SayFirst.What.UNPLUG, Optional.empty()));
         }
         List<Hazard> over = over(step, now);
-        return over.stream()
-                .filter(hazard -> !hazard.waited())
-                .findFirst()
-                .map(hazard -> SayFirst.of(SayFirst.What.WAIT, Optional.of(hazard)))
-                .or(() -> over.stream()
+        Optional<Hazard> wait = over.stream().filter(hazard -> !hazard.waited()).findFirst();
+        return wait.isPresent()
+                ? List.of(SayFirst.of(SayFirst.What.WAIT, wait))
+                : over.stream()
                         .filter(hazard -> !hazard.heeded())
-                        .findFirst()
-                        .map(hazard -> SayFirst.of(SayFirst.What.HEED, Optional.of(hazard))));
+                        .map(hazard -> SayFirst.of(SayFirst.What.HEED, Optional.of(hazard)))
+                        .toList();
     }
 
     private List<Step> covering(Step step) {

@@ -16,11 +16,11 @@ final class Marks {
         this.said = said;
     }
 
-    /** The first thing of a step that has to be marked on the way in, or said to be back on the way out; empty if there is none. */
-    Optional<SayFirst> first(Step step) {
+    /** What of a step has to be marked on the way in, or said to be back on the way out. */
+    List<SayFirst> all(Step step) {
         return step.adjusted().stream()
                 .flatMap(stays -> asked(step, stays).stream())
-                .findFirst();
+                .toList();
     }
 
     private Optional<SayFirst> asked(Step step, Staying stays) {
@@ -43,7 +43,10 @@ final class Marks {
 
     /** What is in the way of doing a step, in or out; empty if nothing is. */
     List<String> inTheWay(Step step) {
-        return first(step).flatMap(SayFirst::adjusted).map(Marks::sentence).stream()
+        return all(step).stream()
+                .limit(1)
+                .flatMap(first -> first.adjusted().stream())
+                .map(Marks::sentence)
                 .toList();
     }
 

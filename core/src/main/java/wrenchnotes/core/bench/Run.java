@@ -175,7 +175,7 @@ public final class Run {
 
     /** What has to be said before a step on the run that is under way; empty when it can be done. */
     public Optional<SayFirst> sayFirst(Step step, Instant now) {
-        return underWay().flatMap(run -> hazards.first(step, now).or(() -> marks.first(step)));
+        return underWay().flatMap(run -> Coming.next(hazards, marks, step, now));
     }
 
     /** When a step was last done on the way in; what was taken back never happened. Empty if the unit was never opened. */

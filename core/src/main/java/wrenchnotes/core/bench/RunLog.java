@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import wrenchnotes.core.bench.NotesTaken.Opening;
 import wrenchnotes.core.teardown.Teardown;
+import wrenchnotes.core.unit.Moment;
 
 /**
  * What is on record of the work on a unit in one stay.
@@ -88,6 +89,18 @@ public record RunLog(
                         .filter(one -> !one.step().isEmpty())
                         .toList(),
                 taken.opened());
+    }
+
+    /** When something was entered last that was done to the unit; empty if nothing was. */
+    public Optional<Moment> last() {
+        return Stream.of(
+                        runs.stream().map(RunRecord::started),
+                        steps.stream().map(StepEntry::moment),
+                        moves.stream().map(LedgerEntry::moment),
+                        acknowledged.stream().map(Acknowledgement::moment),
+                        marks.stream().map(PlaceMark::moment))
+                .flatMap(moments -> moments)
+                .max(Moment::compareTo);
     }
 
     /** The books as these entries left them. */

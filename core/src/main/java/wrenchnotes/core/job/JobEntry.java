@@ -3,11 +3,13 @@ package wrenchnotes.core.job;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.check.ElectricalCheck;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.teardown.Stroke;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
 
@@ -32,25 +34,25 @@ public sealed interface JobEntry {
 
     /** SHA-256 of the picture that was taken with it. */
     default Optional<String> picture() {
-        return this instanceof Remark remark
-                ? remark.photo()
-                : this instanceof FoundInside found
-                        ? found.photo()
-                        : this instanceof Marked marked ? marked.photo() : Optional.empty();
+        return Optional.empty();
     }
 
     /**
      * A remark, a picture, or both.
      *
      * @param said up to 300 characters; may be empty if there is a picture
-     * @param photo SHA-256 of the picture as kept
-     * @param before the title of the step that was before the bench; empty if none was
+     * @param picture SHA-256 of the picture as kept
+     * @param before the title of the step that was before the bench @param step its id in the notes that the job goes by; both empty if none was
+     * @param strokes drawn over the picture; none without one
      */
-    record Remark(String said, Optional<String> photo, String before) implements JobEntry {
+    record Remark(String said, Optional<String> picture, String before, Optional<String> step, List<Stroke> strokes)
+            implements JobEntry {
         public Remark {
             said = Checked.optionalText("words", said, 300);
+            strokes = List.copyOf(strokes);
+            Checked.within("strokes", strokes.size(), 0, picture.isPresent() ? Stroke.MOST : 0);
             before = Checked.optionalText("before", before, 120);
-            if (said.isEmpty() && photo.isEmpty()) {
+            if (said.isEmpty() && picture.isEmpty()) {
                 throw new Invalid("words", "Say something, or take a picture");
             }
         }
@@ -137,9 +139,9 @@ public sealed interface JobEntry {
      * @param stays id of what was marked
      * @param back whether it stands there again
      * @param how it was marked; may be empty if there is a picture, or on the way back
-     * @param photo SHA-256 of the picture as kept
+     * @param picture SHA-256 of the picture as kept
      */
-    record Marked(String step, String stays, String label, boolean back, String how, Optional<String> photo)
+    record Marked(String step, String stays, String label, boolean back, String how, Optional<String> picture)
             implements JobEntry {
         public Marked {
             step = Checked.text("step", step, 120);
@@ -172,9 +174,9 @@ public sealed interface JobEntry {
      * Something lay inside that does not belong there.
      *
      * @param state what it is like, or what it is: "scratched", "a hair clip"; may be empty
-     * @param photo SHA-256 of the picture as kept
+     * @param picture SHA-256 of the picture as kept
      */
-    record FoundInside(FoundThing what, String state, Optional<String> photo) implements JobEntry {
+    record FoundInside(FoundThing what, String state, Optional<String> picture) implements JobEntry {
         public FoundInside {
             Checked.present("what", what);
             state = Checked.optionalText("state", state, 120);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.bench.Power;
@@ -19,11 +20,13 @@ class SaidOfAJobTest {
 
     @Test
     void theStoryReadsEachAsItWasSaid() {
-        assertThat(new JobEntry.Remark("rubber foot is loose", Optional.empty(), "").words(ZoneOffset.UTC))
+        assertThat(new JobEntry.Remark("rubber foot is loose", Optional.empty(), "", Optional.empty(), List.of())
+                        .words(ZoneOffset.UTC))
                 .isEqualTo("rubber foot is loose");
-        assertThat(new JobEntry.Remark("", Optional.of(PHOTO), "Lid off").words(ZoneOffset.UTC))
+        assertThat(new JobEntry.Remark("", Optional.of(PHOTO), "Lid off", Optional.of("lid"), List.of())
+                        .words(ZoneOffset.UTC))
                 .isEqualTo("A picture (at: lid off)");
-        assertThatThrownBy(() -> new JobEntry.Remark(" ", Optional.empty(), "Lid off"))
+        assertThatThrownBy(() -> new JobEntry.Remark(" ", Optional.empty(), "Lid off", Optional.empty(), List.of()))
                 .isInstanceOf(Invalid.class);
         assertThat(new JobEntry.Acknowledged("tube", "Tube out", "").words(ZoneOffset.UTC))
                 .isEqualTo("Heeded, for \"Tube out\": the wait was kept");

@@ -3,6 +3,7 @@ package wrenchnotes.server.bench;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import wrenchnotes.core.bench.Coming;
 import wrenchnotes.core.bench.LookAlikes;
 import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.PowerEntry;
@@ -13,6 +14,7 @@ import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.bench.Unsettled;
 import wrenchnotes.core.checkin.ArrivalMark;
+import wrenchnotes.core.diagnosis.history.BenchTime;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.job.JobFacts;
@@ -52,6 +54,7 @@ public record BenchView(
             long jobId,
             String tag,
             String model,
+            long modelId,
             String revision,
             long revisionId,
             long notes,
@@ -71,6 +74,7 @@ public record BenchView(
      * @param perhapsOpen whether somebody opened it before it came, and nothing was entered here yet: it may lie half apart
      * @param notSeenTo what stops the start until a lead has said what was done about it
      * @param loan the last one: the unit is out while it is not over
+     * @param at the bench on which the unit lies, if it has a name
      * @param unfinished what is left out for now, and what is temporary
      */
     public record StandView(
@@ -89,7 +93,8 @@ public record BenchView(
             boolean perhapsOpen,
             List<ArrivalMark> notSeenTo,
             Optional<Loan> loan,
-            List<String> unfinished) {}
+            List<String> unfinished,
+            Optional<Beside.AtBench> at) {}
 
     /**
      * @param state as it was said last; off and unplugged while nobody has said anything and no run is under way
@@ -106,6 +111,7 @@ public record BenchView(
      * @param lastReach what is still off and can no longer be reached once the next step is out
      * @param endsUnder what is temporary or broken and can no longer be reached then, a sentence each
      * @param points of the notes that can be measured as it stands
+     * @param comingIn the steps in from here on, if each is done as the notes say; @param comingOut the same on the way out
      */
     public record WayView(
             List<StepView> steps,
@@ -115,11 +121,15 @@ public record BenchView(
             Optional<String> nextOut,
             List<ThingView> lastReach,
             List<String> endsUnder,
-            List<TestPoint> points) {}
+            List<TestPoint> points,
+            List<Coming> comingIn,
+            List<Coming> comingOut) {}
 
     /**
      * @param route ids of the steps of the way that was chosen; none for all of the notes
      * @param pausedSince empty unless the clock stands still
+     * @param minutesWorked at the bench in this stay, up to the last press
+     * @param pressedAt when something was pressed last
      */
     public record RunView(
             Instant startedAt,
@@ -128,15 +138,18 @@ public record BenchView(
             List<String> route,
             Optional<Rework> rework,
             String words,
-            Optional<Instant> pausedSince) {}
+            Optional<Instant> pausedSince,
+            double minutesWorked,
+            Instant pressedAt) {}
 
-    static BenchView of(BenchState state, Beside beside, List<Inside.SubAssembly> inside, Instant now) {
+    static BenchView of(
+            BenchState state, Beside beside, List<Inside.SubAssembly> inside, BenchTime worked, Instant now) {
         JobFacts facts = state.facts(beside);
         return new BenchView(
                 unit(state, beside),
                 state.job().benchVersion(),
                 stand(state, beside, facts, now),
-                state.run().underWay().map(BenchView::run),
+                state.run().underWay().map(run -> run(run, state.run(), worked)),
                 way(state, beside, now),
                 Gate.of(state, beside, facts),
                 state.run().lastStep().isPresent()
@@ -150,6 +163,7 @@ public record BenchView(
                 job.id(),
                 job.tag(),
                 job.unit().model(),
+                job.unit().modelId(),
                 job.unit().revision(),
                 job.revisionId(),
                 state.notes().number(),
@@ -180,7 +194,8 @@ public record BenchView(
                         && run.lastIn().isEmpty(),
                 beside.notSeenTo(),
                 state.job().loan(),
-                run.unfinished(beside.ends()));
+                run.unfinished(beside.ends()),
+                beside.at());
     }
 
     private static PowerView power(PowerLog power) {
@@ -191,7 +206,7 @@ public record BenchView(
                 power.sinceIsSaid());
     }
 
-    private static RunView run(RunRecord run) {
+    private static RunView run(RunRecord run, Run all, BenchTime worked) {
         return new RunView(
                 run.started().at(),
                 run.startedBy(),
@@ -199,7 +214,9 @@ public record BenchView(
                 run.route().steps(),
                 run.why().rework(),
                 run.why().words(),
-                run.pausedSince());
+                run.pausedSince(),
+                worked.worked().toSeconds() / 60.0,
+                all.log().last().orElse(run.started()).at());
     }
 
     private static WayView way(BenchState state, Beside beside, Instant now) {
@@ -222,6 +239,8 @@ public record BenchView(
                         .nextOut()
                         .map(step -> run.lastReachOfEnds(step, beside.ends()))
                         .orElse(List.of()),
-                run.notes().pointsReached(run.way()::isOpen));
+                run.notes().pointsReached(run.way()::isOpen),
+                Coming.in(run, now),
+                Coming.out(run, now));
     }
 }

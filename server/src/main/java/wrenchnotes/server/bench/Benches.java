@@ -18,6 +18,7 @@ import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.job.ArrivalStore;
 import wrenchnotes.server.job.EntryStore;
 import wrenchnotes.server.job.JobStore;
+import wrenchnotes.server.job.TimeWorkedStore;
 import wrenchnotes.server.teardown.NotesStore;
 
 /** Loads the bench of a job, guards it against presses made on an older sight of it, and keeps what was done. */
@@ -35,6 +36,7 @@ class Benches {
     private final Inside inside;
     private final Journal journal;
     private final Recorder recorder;
+    private final TimeWorkedStore time;
     private final Clock clock;
 
     Benches(
@@ -49,6 +51,7 @@ class Benches {
             Inside inside,
             Journal journal,
             Recorder recorder,
+            TimeWorkedStore time,
             Clock clock) {
         this.store = store;
         this.runs = runs;
@@ -61,6 +64,7 @@ class Benches {
         this.inside = inside;
         this.journal = journal;
         this.recorder = recorder;
+        this.time = time;
         this.clock = clock;
     }
 
@@ -150,7 +154,8 @@ class Benches {
     }
 
     BenchView view(BenchState state) {
-        return BenchView.of(state, beside(state), inside.seen(state), clock.instant());
+        return BenchView.of(
+                state, beside(state), inside.seen(state), time.of(state.job().id()), clock.instant());
     }
 
     /** A step as the newest notes have it; null if they have no such step any more. */

@@ -1,5 +1,6 @@
 package wrenchnotes.server.bench;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -24,6 +25,8 @@ import wrenchnotes.server.bench.EndsStore.Temporary;
  * @param altered how the unit is not as made any more, since whatever stay
  * @param lookedAt components that were looked at in this job: said to be good, or found to be bad
  * @param usual components that are often at fault in its revision
+ * @param at the bench on which the unit lies, if it has a name
+ * @param said remarks and findings, in the order of each
  * @param marks what was seen of its state on arrival
  * @param notSeenTo of these, what stops the start until somebody has said what was done about it
  */
@@ -40,8 +43,13 @@ record Beside(
         List<JobEntry.Altered> altered,
         List<Long> lookedAt,
         List<Usual> usual,
+        List<SaidThen> said,
+        Optional<AtBench> at,
         Set<ArrivalMark> marks,
         List<ArrivalMark> notSeenTo) {
+
+    /** @param by whoever began there, or took it over */
+    public record AtBench(String bench, Instant since, String by) {}
 
     /** How many of the last jobs of a revision that were handed over, and in how many of them a component was at fault. */
     record Usual(long component, String name, int jobs, int of) {}

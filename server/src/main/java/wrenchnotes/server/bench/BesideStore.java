@@ -90,6 +90,23 @@ class BesideStore {
                     WHERE kind = 'ALTERED'
                       AND job_id IN (SELECT id FROM job WHERE unit_id = (SELECT unit_id FROM job WHERE id = :job))
                       AND NOT EXISTS (SELECT 1 FROM entry AS back WHERE back.takes_back = entry.id)) AS altered,
+                   (SELECT json_group_array(json_array(said, at, by))
+                    FROM (SELECT said, at, person.name AS by
+                          FROM entry JOIN person ON person.id = entry.by
+                          WHERE job_id = :job AND kind = 'REMARK'
+                            AND NOT EXISTS (SELECT 1 FROM entry AS back WHERE back.takes_back = entry.id)
+                          ORDER BY entry.id)) AS remarks,
+                   (SELECT json_group_array(json_array(component_id, words, remedy, at, by))
+                    FROM (SELECT finding.component_id, component.name || ', ' || wrong AS words, remedy, at, person.name AS by
+                          FROM finding
+                          JOIN component ON component.id = finding.component_id
+                          JOIN fault ON fault.id = finding.fault_id
+                          JOIN person ON person.id = finding.by
+                          WHERE job_id = :job AND struck_at IS NULL
+                          ORDER BY finding.id)) AS found_words,
+                   (SELECT json_array(bench, at, person.name)
+                    FROM at_bench JOIN person ON person.id = at_bench.by
+                    WHERE job_id = :job) AS at_bench,
                    (SELECT json_group_array(mark) FROM job_mark WHERE job_id = :job) AS marks,
                    (SELECT json_group_array(said ->> 'mark')
                     FROM entry WHERE job_id = :job AND kind = 'MADE_SAFE') AS seen_to,
@@ -140,6 +157,13 @@ class BesideStore {
                         each(row.getString("usual"), BesideStore::usual).stream()
                                 .filter(usual -> OftenWrong.is(usual.jobs(), usual.of()))
                                 .toList(),
+                        Stream.concat(
+                                        each(row.getString("remarks"), SaidThen::remark).stream(),
+                                        each(row.getString("found_words"), SaidThen::finding).stream())
+                                .toList(),
+                        one(
+                                row.getString("at_bench"),
+                                bench -> new Beside.AtBench(text(bench, 0), at(bench, 1), text(bench, 2))),
                         Set.copyOf(marks(row.getString("marks"))),
                         ArrivalMark.notSeenTo(marks(row.getString("marks")), marks(row.getString("seen_to")))))
                 .single();

@@ -17,6 +17,7 @@ import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Rework;
 import wrenchnotes.core.team.Act;
+import wrenchnotes.core.teardown.Stroke;
 import wrenchnotes.server.bench.RunService.Offer;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
@@ -50,6 +51,7 @@ class RunApi {
     /**
      * @param off that the unit is off and unplugged: no run begins without
      * @param rework why it is opened again; needed when it was closed for good before
+     * @param bench as the browser is called; left out if nobody named it
      */
     public record StartSaid(
             @NotNull @Size(max = 20) List<@NotNull Long> targets,
@@ -57,7 +59,8 @@ class RunApi {
             boolean off,
             @NotNull @Size(max = 60) List<@Valid @NotNull MissingSaid> missing,
             Optional<Rework> rework,
-            @Size(max = 300) String words) {
+            @Size(max = 300) String words,
+            Optional<@Size(max = 40) String> bench) {
 
         RunService.Start start() {
             return new RunService.Start(
@@ -73,12 +76,21 @@ class RunApi {
 
     @PostMapping("/start")
     BenchView start(@PathVariable long job, Seen seen, @Valid @RequestBody StartSaid said, Pen pen) {
-        return press.of(job, said, pen, by -> service.start(by, job, seen, said.start()));
+        return press.of(job, said, pen, by -> service.start(by, job, seen, said.start(), said.bench()));
     }
 
     @PostMapping("/turn")
     BenchView turn(@PathVariable long job, Seen seen, @Valid @RequestBody AimSaid said, Pen pen) {
         return press.of(job, said, pen, by -> service.turn(by, job, seen, said.aim()));
+    }
+
+    /** @param bench as the browser is called */
+    public record TakeOverSaid(@NotBlank @Size(max = 40) String bench) {}
+
+    /** The unit goes to another bench, with its tray. */
+    @PostMapping("/take-over")
+    BenchView takeOver(@PathVariable long job, Seen seen, @Valid @RequestBody TakeOverSaid said, Pen pen) {
+        return press.of(job, said, pen, by -> service.takeOver(by, job, seen, said.bench()));
     }
 
     /** Since when the unit is without power. */
@@ -137,12 +149,32 @@ class RunApi {
         return press.of(job, "go on", pen, by -> service.goOn(by, job, seen));
     }
 
-    /** @param photo hash of a picture that was kept; left out for words alone */
-    public record NoteSaid(@Size(max = 300) String words, Optional<@Pattern(regexp = "[0-9a-f]{64}") String> photo) {}
+    /**
+     * @param photo hash of a picture that was kept; left out for words alone
+     * @param step that is in hand; left out if none is
+     * @param strokes drawn over the picture
+     */
+    public record NoteSaid(
+            @Size(max = 300) String words,
+            Optional<@Pattern(regexp = "[0-9a-f]{64}") String> photo,
+            Optional<@Size(max = 120) String> step,
+            Optional<@Size(max = Stroke.MOST) List<@NotNull Stroke>> strokes) {}
 
     @PostMapping("/notes")
     BenchView note(@PathVariable long job, Seen seen, @Valid @RequestBody NoteSaid said, Pen pen) {
-        return press.of(job, said, pen, by -> service.note(by, job, seen, said.words(), said.photo()));
+        return press.of(
+                job,
+                said,
+                pen,
+                by -> service.note(
+                        by,
+                        job,
+                        seen,
+                        new RunService.Noted(
+                                said.words(),
+                                said.photo(),
+                                said.step(),
+                                said.strokes().orElse(List.of()))));
     }
 
     @PostMapping("/close")

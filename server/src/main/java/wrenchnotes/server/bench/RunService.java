@@ -2,20 +2,24 @@ package wrenchnotes.server.bench;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.Power;
 import wrenchnotes.core.bench.Press;
 import wrenchnotes.core.bench.Rework;
+import wrenchnotes.core.bench.Run;
 import wrenchnotes.core.bench.RunRecord;
 import wrenchnotes.core.checkin.ArrivalMark;
 import wrenchnotes.core.job.JobEntry;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Step;
+import wrenchnotes.core.teardown.Stroke;
 import wrenchnotes.core.teardown.plan.Access;
 import wrenchnotes.core.teardown.plan.Costs;
 import wrenchnotes.core.unit.By;
+import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
@@ -36,6 +40,7 @@ public class RunService {
     private final EntryService entries;
     private final Rights rights;
     private final Drafts drafts;
+    private final AtBenchStore at;
 
     RunService(
             Benches benches,
@@ -44,7 +49,8 @@ public class RunService {
             Assembly assembly,
             EntryService entries,
             Rights rights,
-            Drafts drafts) {
+            Drafts drafts,
+            AtBenchStore at) {
         this.benches = benches;
         this.jobs = jobs;
         this.arrivals = arrivals;
@@ -52,6 +58,7 @@ public class RunService {
         this.entries = entries;
         this.rights = rights;
         this.drafts = drafts;
+        this.at = at;
     }
 
     /** Which of the ways that are offered. */
@@ -83,6 +90,12 @@ public class RunService {
     }
 
     public BenchState start(By by, long job, Seen seen, Start said) {
+        return start(by, job, seen, said, Optional.empty());
+    }
+
+    /** @param bench on which the unit lies, if it has a name */
+    public BenchState start(By by, long job, Seen seen, Start said, Optional<String> bench) {
+        bench.ifPresent(name -> at.put(by, job, Checked.text("bench", name, 40)));
         BenchPress press = benches.changeable(by, job, seen);
         Beside beside = press.beside();
         if (!beside.notSeenTo().isEmpty()) {
@@ -195,11 +208,32 @@ public class RunService {
         return closed;
     }
 
-    /** A remark, a picture, or both, on what is before the bench. */
-    public BenchState note(By by, long job, Seen seen, String said, Optional<String> photo) {
+    /** The unit goes to another bench, with its tray: whoever has it on the first one sees that it is gone. */
+    BenchState takeOver(By by, long job, Seen seen, String bench) {
         BenchPress press = benches.changeable(by, job, seen);
-        String before = press.now().run().nextIn().map(Step::title).orElse("");
-        entries.say(press.by(), job, new JobEntry.Remark(said, photo, before));
+        String from = at.of(job).map(name -> " from " + name).orElse("");
+        at.put(press.by(), job, Checked.text("bench", bench, 40));
+        return press.done("bench", job, "Taken over at " + bench + from, Map.of("bench", bench));
+    }
+
+    /** A remark, a picture, or both. @param step in hand, by its id */
+    public record Noted(String words, Optional<String> photo, Optional<String> step, List<Stroke> strokes) {}
+
+    /** A remark, a picture, or both, on what is before the bench. */
+    public BenchState note(By by, long job, Seen seen, Noted said) {
+        BenchPress press = benches.changeable(by, job, seen);
+        Run run = press.now().run();
+        // Whoever says nothing of a step means the one that comes next.
+        Optional<Step> step = said.step().map(run.notes()::step).or(run::nextIn);
+        entries.say(
+                press.by(),
+                job,
+                new JobEntry.Remark(
+                        said.words(),
+                        said.photo(),
+                        step.map(Step::title).orElse(""),
+                        step.map(Step::id),
+                        said.strokes()));
         jobs.countBenchMove(job);
         return press.unsaid();
     }

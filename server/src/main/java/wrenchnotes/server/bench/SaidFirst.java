@@ -42,7 +42,8 @@ final class SaidFirst {
     static List<PlaceMark> marks(List<SaidAt> said) {
         return said.stream()
                 .flatMap(one -> one.entry() instanceof JobEntry.Marked is
-                        ? Stream.of(new PlaceMark(is.step(), is.stays(), is.back(), is.how(), is.photo(), one.moment()))
+                        ? Stream.of(
+                                new PlaceMark(is.step(), is.stays(), is.back(), is.how(), is.picture(), one.moment()))
                         : Stream.empty())
                 .toList();
     }

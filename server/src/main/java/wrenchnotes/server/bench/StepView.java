@@ -23,6 +23,7 @@ import wrenchnotes.core.teardown.Step;
  * @param over the cautions that it stands under, its own among them
  * @param tryFirst what the plan wants tried before it goes back, and was not
  * @param mind what can hurt in work with such tools and things
+ * @param saidIn what was said of it while it was open
  * @param cell what its cell of the mat is called: what lies in it
  * @param revisionId the revision in whose notes it is written: a sub-assembly's for what is inside one
  * @param written its id there
@@ -53,7 +54,8 @@ public record StepView(
         List<String> tryFirst,
         List<ThingView> things,
         List<Photo> photos,
-        List<Staying> stays) {
+        List<Staying> stays,
+        List<SaidThen> saidIn) {
 
     static StepView of(Step step, BenchState state, Beside beside, Instant now) {
         Assembled.Written written = Assembled.written(step.id());
@@ -88,6 +90,7 @@ public record StepView(
                                 ThingView.of(step, thing, state.run().ledger()).in(beside.altered()))
                         .toList(),
                 step.photos(),
-                step.stays());
+                step.stays(),
+                beside.said().stream().filter(said -> said.isOf(step)).toList());
     }
 }

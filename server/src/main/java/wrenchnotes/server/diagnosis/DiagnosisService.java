@@ -1,9 +1,7 @@
 package wrenchnotes.server.diagnosis;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -12,13 +10,11 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.bench.StepEntry;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.Means;
 import wrenchnotes.core.diagnosis.Overruling;
-import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.advice.NextCheck;
 import wrenchnotes.core.diagnosis.history.History;
 import wrenchnotes.core.diagnosis.history.LikeJob;
@@ -30,8 +26,6 @@ import wrenchnotes.core.diagnosis.odds.Diagnosis;
 import wrenchnotes.core.diagnosis.odds.Known;
 import wrenchnotes.core.diagnosis.odds.Weighed;
 import wrenchnotes.core.job.Job;
-import wrenchnotes.core.job.Warranty;
-import wrenchnotes.core.teardown.plan.Reach;
 import wrenchnotes.server.bench.BenchStore;
 import wrenchnotes.server.teardown.Nearness;
 
@@ -43,7 +37,6 @@ public class DiagnosisService {
     private static final double ASK_MINUTES = 0.5;
 
     private static final double TRY_MINUTES = 3;
-    private static final int SHOWN = 8;
     /** More units lie open in no shop. */
     private static final int MOST_KEPT = 2_000;
 
@@ -73,10 +66,18 @@ public class DiagnosisService {
     /**
      * What the rest of the answer stands on.
      *
+     * @param faults all of them; the odds tell the likeliest
+     * @param components by name in lower case, how likely anything is wrong with it
      * @param found faults that were found on this stay, whatever became of them
      */
     public record Judged(
-            UnitOdds odds, Diagnosis diagnosis, Set<FaultName> found, List<LikeJob> work, double success) {}
+            UnitOdds odds,
+            List<UnitOdds.LikelyFault> faults,
+            Map<String, Double> components,
+            Diagnosis diagnosis,
+            Set<FaultName> found,
+            List<LikeJob> work,
+            double success) {}
 
     /** A unit at the counter. @param unit if it was here before */
     public Judged atCounter(long revision, Optional<Long> unit, Set<String> present, Set<String> absent, Instant now) {
@@ -142,9 +143,12 @@ public class DiagnosisService {
      * @param earlier what was mended on this one before, the last first
      */
     private record Learned(
-            Rates rates, List<LikeJob> work, double success, int ofRevision, int ofModel, List<EarlierMend> earlier) {}
-
-    private record EarlierMend(long job, FaultName fault, Remedy remedy, Instant handedOver) {}
+            Rates rates,
+            List<LikeJob> work,
+            double success,
+            int ofRevision,
+            int ofModel,
+            List<LikelyFaults.EarlierMend> earlier) {}
 
     private static Learned learned(Book.Past past, Asked asked, Set<FaultName> known) {
         History history = past.history();
@@ -157,7 +161,7 @@ public class DiagnosisService {
                 history.jobs(Where.Level.REVISION, where),
                 history.jobs(Where.Level.MODEL, where),
                 asked.unit().map(past.book()::earlier).orElse(List.of()).stream()
-                        .map(one -> new EarlierMend(
+                        .map(one -> new LikelyFaults.EarlierMend(
                                 one.job(),
                                 names.faults().get(one.fault()),
                                 one.remedy(),
@@ -177,8 +181,8 @@ public class DiagnosisService {
         Learned learned = book.ask(past -> learned(past, asked, ids.keySet()));
         Weighed now = Weighed.of(learned.rates(), asked.known());
         Diagnosis diagnosis = Diagnosis.of(now);
-        List<UnitOdds.LikelyFault> faults = likely(asked, learned.earlier(), diagnosis, ids);
-        List<UnitOdds.LikelyFault> told = told(faults);
+        List<UnitOdds.LikelyFault> faults = LikelyFaults.of(asked, learned.earlier(), diagnosis, ids);
+        List<UnitOdds.LikelyFault> told = LikelyFaults.told(faults);
         UnitOdds odds = new UnitOdds(
                 learned.ofRevision(),
                 learned.ofModel(),
@@ -188,7 +192,7 @@ public class DiagnosisService {
                         .limit(2)
                         .map(set -> new Diagnosis.Together(
                                 set.faults().stream()
-                                        .map(fault -> own(ids, fault))
+                                        .map(fault -> LikelyFaults.own(ids, fault))
                                         .toList(),
                                 set.probability()))
                         .toList(),
@@ -199,13 +203,7 @@ public class DiagnosisService {
                 diagnosis.trusted(),
                 diagnosis.outside(),
                 next(asked, now, ids));
-        return new Judged(odds, diagnosis, asked.done(), learned.work(), learned.success());
-    }
-
-    private static FaultName own(Map<FaultName, BookStore.KnownFault> ids, FaultName fault) {
-        return Optional.ofNullable(ids.get(fault))
-                .map(BookStore.KnownFault::name)
-                .orElse(fault);
+        return new Judged(odds, faults, now.byComponent(), diagnosis, asked.done(), learned.work(), learned.success());
     }
 
     /** A component by the name that the model has for it. */
@@ -215,57 +213,6 @@ public class DiagnosisService {
                 .map(entry -> entry.getValue().name().component())
                 .findFirst()
                 .orElse(component);
-    }
-
-    private static List<UnitOdds.LikelyFault> likely(
-            Asked asked, List<EarlierMend> earlier, Diagnosis diagnosis, Map<FaultName, BookStore.KnownFault> ids) {
-        Set<FaultName> done = asked.done();
-        return diagnosis.faults().stream()
-                .map(likely -> {
-                    FaultName fault = likely.fault();
-                    Optional<BookStore.KnownFault> id = Optional.ofNullable(ids.get(fault));
-                    return new UnitOdds.LikelyFault(
-                            own(ids, fault),
-                            id.map(BookStore.KnownFault::componentId),
-                            id.map(BookStore.KnownFault::faultId),
-                            likely.probability(),
-                            likely.low(),
-                            likely.high(),
-                            likely.behind(),
-                            Optional.ofNullable(asked.ways().get(fault.component()))
-                                    .map(Reach.WayIn::minutes),
-                            done.contains(fault),
-                            Optional.ofNullable(asked.said().get(fault)),
-                            earlierFix(earlier, fault, asked.now()));
-                })
-                .sorted(Comparator.comparingInt(DiagnosisService::place))
-                .toList();
-    }
-
-    /** The likeliest, and what a person has spoken on, or dealt with, however unlikely it is. */
-    private static List<UnitOdds.LikelyFault> told(List<UnitOdds.LikelyFault> faults) {
-        return Stream.concat(
-                        faults.stream().filter(fault -> place(fault) == 1).limit(SHOWN),
-                        faults.stream().filter(fault -> place(fault) != 1))
-                .sorted(Comparator.comparingInt(DiagnosisService::place))
-                .toList();
-    }
-
-    /** What a person puts first stands first, what was ruled out or dealt with last; between them the odds decide. */
-    private static int place(UnitOdds.LikelyFault fault) {
-        Optional<Overruling> word = fault.overruled().map(EvidenceStore.OverruledRow::word);
-        return word.equals(Optional.of(Overruling.THIS_FIRST)) ? 0 : word.isPresent() || fault.out() ? 2 : 1;
-    }
-
-    private static Optional<UnitOdds.EarlierFix> earlierFix(List<EarlierMend> earlier, FaultName fault, Instant now) {
-        return earlier.stream()
-                .filter(fix -> fix.fault().component().equals(fault.component()))
-                .findFirst()
-                .map(fix -> {
-                    Duration ago = Duration.between(fix.handedOver(), now);
-                    boolean covered = Warranty.covers(fix.handedOver(), now);
-                    return new UnitOdds.EarlierFix(fix.job(), fix.remedy(), fix.handedOver(), ago.toDays(), covered);
-                });
     }
 
     private static List<UnitOdds.CheckAdvice> next(Asked asked, Weighed now, Map<FaultName, BookStore.KnownFault> ids) {
@@ -292,7 +239,9 @@ public class DiagnosisService {
                         check.bits(),
                         check.minutes(),
                         check.likely(),
-                        check.settles().stream().map(fault -> own(ids, fault)).toList()))
+                        check.settles().stream()
+                                .map(fault -> LikelyFaults.own(ids, fault))
+                                .toList()))
                 .toList();
     }
 }

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Optional;
@@ -140,6 +141,20 @@ public class FindingApi {
     FindingStore.FindingRow record(@PathVariable long job, @Valid @RequestBody FindingSaid said, Pen pen) {
         return pen.once(
                 said, by -> service.record(by, job, said.found()), FindingStore.FindingRow::id, findings::finding);
+    }
+
+    /** @param photo hash of a picture that was kept */
+    public record FindingPhoto(
+            @NotNull @Pattern(regexp = "[0-9a-f]{64}") String photo) {}
+
+    /** What it looked like. */
+    @PostMapping("/api/findings/{finding}/photos")
+    FindingStore.FindingRow photo(@PathVariable long finding, @Valid @RequestBody FindingPhoto said, Pen pen) {
+        return pen.once(
+                said,
+                by -> service.pictured(by, finding, said.photo()),
+                FindingStore.FindingRow::id,
+                findings::finding);
     }
 
     @PostMapping("/api/findings/{finding}/correction")

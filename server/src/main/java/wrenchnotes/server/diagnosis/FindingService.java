@@ -1,6 +1,7 @@
 package wrenchnotes.server.diagnosis;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.Cause;
@@ -27,6 +28,7 @@ import wrenchnotes.server.teardown.ModelStore;
 public class FindingService {
 
     private final FindingStore findings;
+    private final FindingPhotoStore photos;
     private final JobStore jobs;
     private final ModelService models;
     private final ModelStore modelStore;
@@ -37,6 +39,7 @@ public class FindingService {
 
     FindingService(
             FindingStore findings,
+            FindingPhotoStore photos,
             JobStore jobs,
             ModelService models,
             ModelStore modelStore,
@@ -45,6 +48,7 @@ public class FindingService {
             Rights rights,
             Journal journal) {
         this.findings = findings;
+        this.photos = photos;
         this.jobs = jobs;
         this.models = models;
         this.modelStore = modelStore;
@@ -107,6 +111,18 @@ public class FindingService {
                 new Journal.Entry(
                         job.id(), "correction", id, "Struck: " + before.words() + ". Why: " + why, before, after));
         return after;
+    }
+
+    /** What it looked like, for whoever meets the same fault next. */
+    public FindingStore.FindingRow pictured(By who, long id, String photo) {
+        FindingStore.FindingRow row = findings.finding(id);
+        By by = jobs.job(row.jobId()).told(who);
+        photos.add(by, id, photo);
+        journal.write(
+                by,
+                new Journal.Entry(
+                        row.jobId(), "finding", id, "A picture of: " + row.words(), null, Map.of("photo", photo)));
+        return row;
     }
 
     private FindingStore.FindingRow write(By by, Job job, FaultSeen found, Optional<Long> corrects) {

@@ -1,8 +1,10 @@
 package wrenchnotes.server.diagnosis;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.checkin.Arrival;
@@ -84,23 +86,34 @@ class UnitOnBench {
      * of, if anything was told at all.
      */
     FindingKind likelyKind(Job job, FaultName said, Remedy remedy, boolean proved) {
+        return FindingKind.likely(remedy, shown(job, Set.of(said)).contains(said), proved);
+    }
+
+    /** Which of some faults the unit shows: by what was told of it, or since the component was seen bad. */
+    Set<FaultName> shown(Job job, Set<FaultName> said) {
         Names names = book.read((closed, now) -> now);
         Where where = where(job.revisionId());
-        FaultName fault = names.fault(where.model(), said);
         Known known = known(job.id())
                 .called(name -> names.component(where.model(), name), one -> names.fault(where.model(), one));
-        boolean seenBad = known.looks().stream()
-                .anyMatch(look -> !look.good() && look.component().equals(fault.component()));
+        Set<String> seenBad = known.looks().stream()
+                .filter(look -> !look.good())
+                .map(Known.Look::component)
+                .collect(Collectors.toSet());
         boolean told = !known.present().isEmpty() || !job.brought().complaint().isEmpty();
-        boolean shown = book.ask(past -> {
-            Rates rates = past.history()
-                    .rates(
-                            where,
-                            Set.of(fault),
-                            past.names().components(),
-                            past.names().spoken());
-            return rates.knows(fault, WELL) ? rates.showsAny(fault, known.present()) : told;
-        });
-        return FindingKind.likely(remedy, seenBad || shown, proved);
+        Map<FaultName, FaultName> counted =
+                said.stream().collect(Collectors.toMap(Function.identity(), one -> names.fault(where.model(), one)));
+        Rates rates = book.ask(past -> past.history()
+                .rates(
+                        where,
+                        Set.copyOf(counted.values()),
+                        past.names().components(),
+                        past.names().spoken()));
+        return said.stream()
+                .filter(one -> {
+                    FaultName fault = counted.get(one);
+                    return seenBad.contains(fault.component())
+                            || (rates.knows(fault, WELL) ? rates.showsAny(fault, known.present()) : told);
+                })
+                .collect(Collectors.toSet());
     }
 }

@@ -1,6 +1,8 @@
 package wrenchnotes.server.drawer;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
@@ -27,6 +29,11 @@ public class PartsOfJob {
     PartsOfJob(DrawerStore drawers, ToldStore told) {
         this.drawers = drawers;
         this.told = told;
+    }
+
+    /** As of {@link ToldStore#usedBefore}. */
+    public Map<Long, List<UsedBefore>> usedBefore(Collection<Long> components) {
+        return told.usedBefore(components);
     }
 
     /**

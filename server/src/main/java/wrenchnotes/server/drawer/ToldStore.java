@@ -1,7 +1,10 @@
 package wrenchnotes.server.drawer;
 
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -140,6 +143,35 @@ class ToldStore {
                         row.getInt("count"),
                         row.getLong("value_minor")))
                 .list();
+    }
+
+    /** By component, the drawers' parts that went in for some components before, those used most often first. */
+    Map<Long, List<UsedBefore>> usedBefore(Collection<Long> components) {
+        Map<Long, List<UsedBefore>> used = new HashMap<>();
+        if (components.isEmpty()) {
+            return used;
+        }
+        jdbc.sql("""
+                        SELECT told.component_id, part.id, part.name, part.drawer, told.used,
+                               (SELECT COALESCE(SUM(CASE WHEN to_account = 'DRAWER' THEN count ELSE -count END), 0)
+                                FROM part_movement
+                                WHERE part_id = part.id AND 'DRAWER' IN (from_account, to_account)) AS there
+                        FROM (SELECT component_id, part_id, COUNT(DISTINCT job_id) AS used
+                              FROM part_told
+                              WHERE component_id IN (:components) AND part_id IS NOT NULL AND back_at IS NULL
+                              GROUP BY component_id, part_id) AS told
+                        CROSS JOIN part ON part.id = told.part_id
+                        ORDER BY told.used DESC, part.name
+                        """).param("components", components).query(row -> {
+            used.computeIfAbsent(row.getLong("component_id"), id -> new ArrayList<>())
+                    .add(new UsedBefore(
+                            row.getLong("id"),
+                            row.getString("name"),
+                            row.getString("drawer"),
+                            row.getInt("there"),
+                            row.getInt("used")));
+        });
+        return used;
     }
 
     /** How parts in place of a component were made before, the last first. */

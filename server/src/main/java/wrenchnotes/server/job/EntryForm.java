@@ -17,7 +17,9 @@ import wrenchnotes.server.ground.Stored;
  */
 record EntryForm(String kind, int number, String said) {
 
-    private record Remark(int form, String words, String photo, String before) {}
+    /** Form 1 knew no step and no strokes; both are left out if there is none. @param strokes each as x, y, x, y, ... */
+    private record Remark(
+            int form, String words, String photo, String before, String step, List<List<Double>> strokes) {}
 
     private record PowerOff(int form, long sinceMillis) {}
 
@@ -56,7 +58,16 @@ record EntryForm(String kind, int number, String said) {
 
     static EntryForm of(JobEntry entry) {
         if (entry instanceof JobEntry.Remark is) {
-            return form("REMARK", new Remark(1, is.said(), is.photo().orElse(null), is.before()));
+            return new EntryForm(
+                    "REMARK",
+                    2,
+                    Stored.text(new Remark(
+                            2,
+                            is.said(),
+                            is.picture().orElse(null),
+                            is.before(),
+                            is.step().orElse(null),
+                            is.strokes().isEmpty() ? null : Strokes.stored(is.strokes()))));
         }
         if (entry instanceof JobEntry.PowerOff is) {
             return form("POWER_OFF", new PowerOff(1, is.since().toEpochMilli()));
@@ -74,7 +85,7 @@ record EntryForm(String kind, int number, String said) {
                             is.label(),
                             is.back(),
                             is.how(),
-                            is.photo().orElse(null)));
+                            is.picture().orElse(null)));
         }
         if (entry instanceof JobEntry.Powered is) {
             return form("POWER", new Power(1, is.power().name(), is.why()));
@@ -98,7 +109,8 @@ record EntryForm(String kind, int number, String said) {
         if (entry instanceof JobEntry.FoundInside is) {
             return form(
                     "FOUND_INSIDE",
-                    new FoundInside(1, is.what().name(), is.state(), is.photo().orElse(null)));
+                    new FoundInside(
+                            1, is.what().name(), is.state(), is.picture().orElse(null)));
         }
         if (entry instanceof JobEntry.ForkTaken is) {
             return form(
@@ -128,6 +140,17 @@ record EntryForm(String kind, int number, String said) {
         return new EntryForm(kind, 1, Stored.text(record));
     }
 
+    /** How a remark stands in the database. */
+    static JobEntry.Remark remark(JsonNode tree) {
+        Remark is = Stored.read(tree, Remark.class);
+        return new JobEntry.Remark(
+                is.words(),
+                Optional.ofNullable(is.photo()),
+                is.before(),
+                Optional.ofNullable(is.step()),
+                is.strokes() == null ? List.of() : Strokes.read(is.strokes()));
+    }
+
     /** Of an entry that is one. */
     ElectricalCheck electrical() {
         return ((JobEntry.Electrical) entry()).check();
@@ -136,10 +159,7 @@ record EntryForm(String kind, int number, String said) {
     JobEntry entry() {
         JsonNode tree = Stored.tree(said);
         return switch (kind + " " + number) {
-            case "REMARK 1" -> {
-                Remark is = Stored.read(tree, Remark.class);
-                yield new JobEntry.Remark(is.words(), Optional.ofNullable(is.photo()), is.before());
-            }
+            case "REMARK 1", "REMARK 2" -> remark(tree);
             case "POWER_OFF 1" ->
                 new JobEntry.PowerOff(
                         Instant.ofEpochMilli(Stored.read(tree, PowerOff.class).sinceMillis()));

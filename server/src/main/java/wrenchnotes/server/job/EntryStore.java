@@ -14,6 +14,7 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
+import wrenchnotes.server.ground.Stored;
 
 /** What was said about jobs and never changes. */
 @Component
@@ -115,6 +116,11 @@ public class EntryStore {
     /** How a unit is not as made any more, of what is kept of its entry. */
     public static JobEntry.Altered altered(String said) {
         return (JobEntry.Altered) new EntryForm("ALTERED", 1, said).entry();
+    }
+
+    /** A remark, of what is kept of its entry. */
+    public static JobEntry.Remark remark(String said) {
+        return EntryForm.remark(Stored.tree(said));
     }
 
     /** An electrical check, of what is kept of its entry. */

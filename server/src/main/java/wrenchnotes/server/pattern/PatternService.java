@@ -16,6 +16,7 @@ import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.Comeback;
 import wrenchnotes.core.diagnosis.history.FindingCount;
+import wrenchnotes.core.diagnosis.history.FindingCounts;
 import wrenchnotes.core.diagnosis.history.FindingSort;
 import wrenchnotes.core.pattern.Share;
 import wrenchnotes.server.diagnosis.Book;
@@ -67,7 +68,7 @@ public class PatternService {
         List<Comeback.AtFault> open = store.openFaults();
         long millis = from.toEpochMilli();
         return book.read((closed, names) ->
-                new Tally(closed.jobsByRevision(millis, revision), closed.count(millis, revision, open)));
+                new Tally(closed.jobsByRevision(millis, revision), FindingCounts.of(closed, millis, revision, open)));
     }
 
     /** @param revision empty for all */

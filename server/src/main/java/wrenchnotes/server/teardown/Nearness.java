@@ -1,12 +1,14 @@
 package wrenchnotes.server.teardown;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.teardown.Step;
 import wrenchnotes.core.teardown.plan.Costs;
 import wrenchnotes.core.teardown.plan.Reach;
 
@@ -32,17 +34,31 @@ public class Nearness {
      * @return by name of component in lower case; what the notes do not reach is left out
      */
     public Map<String, Reach.WayIn> ways(long revision, Optional<Long> openedWith, Set<String> open) {
+        Map<String, Reach.WayIn> byName = new HashMap<>();
+        places(revision, openedWith, open)
+                .forEach(place -> byName.put(place.name().toLowerCase(Locale.ROOT), place.way()));
+        return byName;
+    }
+
+    /** A component that the notes lead to. @param breaks the steps on the way that cannot be undone, by their titles */
+    public record Place(long component, String name, Reach.WayIn way, List<String> breaks) {}
+
+    /** As {@link #ways}, by the names of the components. */
+    public List<Place> places(long revision, Optional<Long> openedWith, Set<String> open) {
         NotesStore.Version version = openedWith.map(notes::version).orElseGet(() -> notes.newest(revision));
         Map<Long, Reach.WayIn> byId =
                 open.isEmpty() ? closed(version) : Reach.ways(version.teardown(), open, Costs.USUAL);
-        Map<String, Reach.WayIn> byName = new HashMap<>();
-        models.components(models.revision(revision).modelId()).forEach(component -> {
-            Reach.WayIn way = byId.get(component.id());
-            if (way != null) {
-                byName.put(component.name().toLowerCase(Locale.ROOT), way);
-            }
-        });
-        return byName;
+        return models.components(models.revision(revision).modelId()).stream()
+                .filter(component -> byId.containsKey(component.id()))
+                .map(component -> {
+                    Reach.WayIn way = byId.get(component.id());
+                    List<String> breaks = version.teardown().steps().stream()
+                            .filter(step -> way.steps().contains(step.id()) && !step.reversible())
+                            .map(Step::title)
+                            .toList();
+                    return new Place(component.id(), component.name(), way, breaks);
+                })
+                .toList();
     }
 
     private Map<Long, Reach.WayIn> closed(NotesStore.Version version) {

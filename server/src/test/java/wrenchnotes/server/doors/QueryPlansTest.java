@@ -53,7 +53,8 @@ class QueryPlansTest {
     private static final List<String> ABOUT_ALL = List.of("/api/patterns", "/api/find", "/api/lots", "/api/calendar");
 
     /** Indexes that hold only what is in the shop now, the shelves bound it; and one that is read from its end, 400 rows at most. */
-    private static final List<String> WHAT_IS_HERE = List.of("job_open", "hold_not_ended", "check_not_tested");
+    private static final List<String> WHAT_IS_HERE =
+            List.of("job_open", "hold_not_ended", "check_not_tested", "run_under_way");
 
     /** From end to end, through an index or not; a look at one end of an index is a SEARCH. */
     private static final Pattern SCAN = Pattern.compile(

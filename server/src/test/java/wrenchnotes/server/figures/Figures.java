@@ -20,6 +20,7 @@ import wrenchnotes.server.PackagedShop;
 import wrenchnotes.server.WrenchNotes;
 import wrenchnotes.server.diagnosis.Book;
 import wrenchnotes.server.diagnosis.ForetoldDemo;
+import wrenchnotes.server.diagnosis.OfferedInTheDemo;
 import wrenchnotes.server.ground.Snapshot;
 
 /**
@@ -79,6 +80,9 @@ public final class Figures {
                 shop.getBean(Snapshot.class)
                         .read(() -> shop.getBean(Book.class).ask(ForetoldDemo::minutes))
                         .print("the demo's minutes");
+                shop.getBean(Snapshot.class)
+                        .read(() -> OfferedInTheDemo.of(shop::getBean))
+                        .print();
             }
             String part = System.getenv().getOrDefault("PART", "all");
             boolean all = part.equals("all");

@@ -1,7 +1,6 @@
 package wrenchnotes.core.diagnosis.history;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -10,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
@@ -142,7 +140,7 @@ public final class ClosedBook {
         Map<String, Set<FaultName>> went = new HashMap<>();
         Map<String, Set<FaultName>> stayed = new HashMap<>();
         for (int found = firstFound.get(at); found < endOfFound(at); found++) {
-            if (failed.get(found) == 0 && kind(found).fault()) {
+            if (!failed(found) && kind(found).fault()) {
                 FaultName name = names.faults().get((long) fault.get(found));
                 faults.add(name);
                 changes.of(found, (said, still) -> (still ? stayed : went)
@@ -219,8 +217,7 @@ public final class ClosedBook {
         List<EarlierFault> earlier = new ArrayList<>();
         for (int job = lastOfUnit.get(Math.toIntExact(ofUnit)); job != NONE; job = sameUnitBefore.get(job)) {
             for (int at = firstFound.get(job); at < endOfFound(job); at++) {
-                earlier.add(
-                        new EarlierFault(id.get(job), fault.get(at), REMEDIES[remedy.get(at)], handedOver.get(job)));
+                earlier.add(new EarlierFault(id.get(job), fault.get(at), remedy(at), handedOver.get(job)));
             }
         }
         earlier.sort(Comparator.comparingLong(EarlierFault::handedOver).reversed());
@@ -238,46 +235,45 @@ public final class ClosedBook {
         return counts;
     }
 
-    /**
-     * @param from jobs handed over then or later, in milliseconds since 1970
-     * @param only one revision; empty for all
-     * @param open faults of units that are in the shop now: a comeback counts before it is mended
-     */
-    public Map<FindingSort, FindingCount> count(long from, OptionalLong only, Collection<Comeback.AtFault> open) {
-        Map<Long, List<Comeback.AtFault>> here = open.stream().collect(Collectors.groupingBy(Comeback.AtFault::unit));
-        Map<FindingSort, FindingCount> counts = new HashMap<>();
-        for (int job = 0; job < size(); job++) {
-            if (handedOver.get(job) < from || firstFound.get(job) == endOfFound(job)) {
-                continue;
-            }
-            Set<Integer> seen = new HashSet<>();
-            for (int at = firstFound.get(job); at < endOfFound(job); at++) {
-                boolean first = seen.add(fault.get(at));
-                if (only.isEmpty() || only.getAsLong() == foundOn.get(at)) {
-                    FindingSort sort = new FindingSort(
-                            foundOn.get(at),
-                            fault.get(at),
-                            kind(at),
-                            OWNERSHIPS[ownership.get(job)],
-                            REMEDIES[remedy.get(at)]);
-                    boolean back = kind(at).fault() && cameBack(job, at, here);
-                    FindingCount one = new FindingCount(1, first ? 1 : 0, back ? 1 : 0);
-                    counts.merge(sort, one, FindingCount::plus);
-                }
-            }
-        }
-        return counts;
+    int firstFound(int at) {
+        return firstFound.get(at);
     }
 
-    private FindingKind kind(int found) {
+    int endOfFound(int at) {
+        return at + 1 < size() ? firstFound.get(at + 1) : fault.size();
+    }
+
+    /** @param found from {@link #firstFound} to before {@link #endOfFound} of its job */
+    int fault(int found) {
+        return fault.get(found);
+    }
+
+    int foundOn(int found) {
+        return foundOn.get(found);
+    }
+
+    FindingKind kind(int found) {
         return KINDS[kind.get(found)];
     }
 
-    private int endOfFound(int job) {
-        return job + 1 < size() ? firstFound.get(job + 1) : fault.size();
+    Remedy remedy(int found) {
+        return REMEDIES[remedy.get(found)];
     }
 
-    private boolean cameBack(int job, int at, Map<Long, List<Comeback.AtFault>> here) {
+    boolean failed(int found) {
+        return failed.get(found) > 0;
+    }
+
+    Ownership ownership(int at) {
+        return OWNERSHIPS[ownership.get(at)];
+    }
+
+    long handedOver(int at) {
+        return handedOver.get(at);
+    }
+
+    /** @param at of the job that it was found in @param here by unit, faults of units that are in the shop now */
+    boolean cameBack(int job, int at, Map<Long, List<Comeback.AtFault>> here) {
         Comeback.AtFault now = new Comeback.AtFault(unit.get(job), component.get(at), checkedIn.get(job), id.get(job));
         for (int stay = lastOfUnit.get(unit.get(job)); stay != NONE; stay = sameUnitBefore.get(stay)) {
             if (stay != job

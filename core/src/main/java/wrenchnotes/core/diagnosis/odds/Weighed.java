@@ -1,5 +1,8 @@
 package wrenchnotes.core.diagnosis.odds;
 
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.unit.Invalid;
 
@@ -21,6 +24,18 @@ public record Weighed(Known known, Rates rates, Network network, Odds odds, Like
         Network network = Network.of(rates, known);
         Odds.WithSets weighed = Odds.of(network.model(), network.evidence());
         return new Weighed(known, rates, network, weighed.odds(), weighed.sets());
+    }
+
+    /** By name, how likely anything is wrong with a component: less than its faults together where two may come at once. */
+    public Map<String, Double> byComponent() {
+        return rates.faults().stream()
+                .map(rated -> rated.fault().component())
+                .distinct()
+                .collect(Collectors.toMap(
+                        Function.identity(),
+                        name -> 1
+                                - sets.noneOf(Network.ids(
+                                        rates, fault -> fault.component().equals(name)))));
     }
 
     /** How likely each fault of the rates is. @param of these sets or others of the same network @param weights of each set, instead of its share */

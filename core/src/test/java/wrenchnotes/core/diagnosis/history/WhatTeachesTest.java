@@ -75,7 +75,8 @@ class WhatTeachesTest {
             assertThat(rates.shows().get("skips").get(CAPACITORS)).isLessThan(0.05);
             assertThat(rates.shows().get("skips").get(LASER)).isGreaterThan(0.9);
             assertThat(rates.byWords().get(CAPACITORS.words()).rate()).isLessThan(0.01);
-            assertThat(book.count(0, OptionalLong.empty(), List.of()).keySet())
+            assertThat(FindingCounts.of(book, 0, OptionalLong.empty(), List.of())
+                            .keySet())
                     .as("they are counted, apart")
                     .extracting(FindingSort::kind)
                     .containsExactlyInAnyOrder(FindingKind.FAULT, kind);

@@ -81,6 +81,10 @@ export const system = createSystem(
       'button, select, input, textarea, [role="button"]': {
         '@media (pointer: coarse)': { minHeight: '44px !important' },
       },
+      // At the bench it is dirty, too.
+      '[data-bench] main button': {
+        '@media (pointer: coarse)': { minHeight: '56px !important' },
+      },
       'input[type="checkbox"], input[type="radio"]': {
         '@media (pointer: coarse)': { minWidth: '28px', minHeight: '28px !important' },
       },

@@ -1,25 +1,11 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 import { busy, reached } from './connection';
+import { Problem } from './problem';
 import type { components, paths } from './schema';
 
+export { Problem };
+
 export type Schemas = components['schemas'];
-
-/** What the server says when it cannot do something: a sentence, and the field or the reasons. */
-export class Problem extends Error {
-  constructor(
-    readonly status: number,
-    detail: string,
-    readonly reasons: string[],
-    readonly fields: { field: string; message: string }[],
-  ) {
-    super(detail);
-  }
-
-  /** Nobody's doing: the disk is full, the file is damaged or busy. The strip under the rooms says which. */
-  get isOfTheShop(): boolean {
-    return this.status === 503 || this.status === 507;
-  }
-}
 
 const RETRIES_MS = [300, 1000, 2500];
 /** A busy database is asked again for about a minute; then the screen says so. */

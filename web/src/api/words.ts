@@ -41,3 +41,8 @@ export function span(minutes: number): string {
 export function faultWords({ component, wrong }: Schemas['FaultName']): string {
   return `${component}, ${wrong}`;
 }
+
+/** The same of what is offered at the bench: of a component that was never found wrong the component alone. */
+export function hereWords({ component, wrong }: Schemas['LikelyHere']): string {
+  return wrong === undefined ? component : `${component}, ${wrong}`;
+}

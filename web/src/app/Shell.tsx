@@ -15,6 +15,7 @@ import { Finder } from './Finder';
 import { singleKeys, useKeys, useListedKeys } from './keys';
 import { LIGHTS, light } from './light';
 import { wasUpgraded } from './upgraded';
+import { WhoIsAtWork } from './WhoIsAtWork';
 
 const ROOMS = [
   ['/rack', 'Rack'],
@@ -149,6 +150,7 @@ function useRoomFocus(path: string) {
 
 function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolean; help: () => void }) {
   const client = useQueryClient();
+  const [changing, setChanging] = useState(false);
   const out = useMutation({
     mutationFn: () => answer(api.DELETE('/api/session')),
     onSuccess: (session) => {
@@ -166,6 +168,10 @@ function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolea
       <NavLink to="/team">
         <chakra.span px="6px">{person.name}</chakra.span>
       </NavLink>
+      <Act look="quiet" {...look} aria-label="Somebody else is at work" onClick={() => setChanging(true)}>
+        Change
+      </Act>
+      {changing && <WhoIsAtWork now={person.name} close={() => setChanging(false)} />}
       <Act look="quiet" {...look} onClick={() => out.mutate()}>
         Sign out
       </Act>

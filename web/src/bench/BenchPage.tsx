@@ -10,10 +10,12 @@ import { Loaded } from '../parts/States';
 import { AbsentStrip } from './AbsentStrip';
 import { Footer } from './Footer';
 import { absent, heaps, owedAccount } from './heaps';
-import { Kept } from './Kept';
+import { isOut } from './LeftHalf';
 import { MoveDialog, type Pointed } from './MoveDialog';
-import { type Bench, pressWords, through } from './press';
+import { type Bench, through } from './press';
+import { Start } from './Start';
 import { StepPanel } from './StepPanel';
+import { Unsent } from './Unsent';
 import { usePresses } from './usePresses';
 
 /** At the elbow of someone with a driver in one hand: the step on the left, the mat on the right. */
@@ -42,13 +44,28 @@ function firstWay(bench: Bench): 'IN' | 'OUT' {
   return bench.way.nextIn === undefined && bench.way.nextOut !== undefined ? 'OUT' : 'IN';
 }
 
-function BenchOf({ bench }: { bench: Bench }) {
-  useTitle(`${bench.unit.tag}, bench`);
-  const [way, setWay] = useState<'IN' | 'OUT'>(() => firstWay(bench));
+/** Which way somebody is going; a tab that is loaded anew goes on the same way, as long as there is one. */
+function useWay(bench: Bench): ['IN' | 'OUT', (way: 'IN' | 'OUT') => void] {
+  const place = `wn.way.${bench.unit.jobId}`;
+  const [way, setWay] = useState<'IN' | 'OUT'>(() =>
+    sessionStorage.getItem(place) === 'OUT' && bench.way.nextOut !== undefined ? 'OUT' : firstWay(bench),
+  );
+  const turn = (next: 'IN' | 'OUT') => {
+    sessionStorage.setItem(place, next);
+    setWay(next);
+  };
+  return [way, turn];
+}
+
+function BenchOf({ bench: answered }: { bench: Bench }) {
+  useTitle(`${answered.unit.tag}, bench`);
   const [pointed, setPointed] = useState<Pointed>();
   const done = useCallback(() => setPointed(undefined), []);
-  const { press, busy, pressed, waiting, why, error } = usePresses(bench, done);
+  const { shown: bench, turns, press, busy, error, ...unsent } = usePresses(answered, done);
+  const [way, setWay] = useWay(bench);
   const running = bench.run !== undefined;
+  const [again, setAgain] = useState(false);
+  const starts = !running && !isOut(bench) && (bench.stand.lastIn === undefined || again);
   const [instead, setInstead] = useState<string>();
   const [passed, setPassed] = useState<number[]>([]);
   const next = bench.way.steps.find(
@@ -68,35 +85,43 @@ function BenchOf({ bench }: { bench: Bench }) {
       gridTemplateRows="1fr auto"
       flex="1"
     >
-      <StepPanel
-        key={`${way} ${step?.id ?? ''} ${bench.version}`}
-        bench={bench}
-        way={way}
-        passed={passed}
-        pass={(component) => setPassed([...passed, component])}
-        step={step}
-        others={way === 'IN' && step?.insteadOf ? standIns(bench, step) : []}
-        turn={setWay}
-        choose={setInstead}
-        press={press}
-        settle={(thing) => setPointed({ thing, from: owedAccount(thing) })}
-        busy={busy}
-        error={error}
-      />
-      <MatArea>
-        {(height) => (
-          <>
-            <Mat
-              heaps={heaps(bench.way.steps, coming, pressed)}
-              height={height - (gone.length > 0 ? 84 : 0)}
-              pick={running ? (lying) => setPointed({ thing: lying.thing, from: 'TRAY' }) : undefined}
-            />
-            <AbsentStrip absent={gone} pick={(thing, from) => setPointed({ thing, from })} />
-          </>
-        )}
-      </MatArea>
-      <Kept waiting={waiting && pressWords(waiting, bench)} why={why} />
-      <Footer bench={bench} />
+      {starts ? (
+        <Start bench={bench} press={press} busy={busy} error={error} />
+      ) : (
+        <>
+          <StepPanel
+            key={`${way} ${step?.id ?? ''} ${turns}`}
+            bench={bench}
+            way={way}
+            passed={passed}
+            pass={(component) => setPassed([...passed, component])}
+            step={step}
+            others={way === 'IN' && step?.insteadOf ? standIns(bench, step) : []}
+            turn={setWay}
+            choose={setInstead}
+            again={() => setAgain(true)}
+            press={press}
+            settle={(thing) => setPointed({ thing, from: owedAccount(thing) })}
+            busy={busy}
+            unsent={unsent.made.length}
+            error={error}
+          />
+          <MatArea>
+            {(height) => (
+              <>
+                <Mat
+                  heaps={heaps(bench.way.steps, coming)}
+                  height={height - (gone.length > 0 ? 84 : 0)}
+                  pick={running ? (lying) => setPointed({ thing: lying.thing, from: 'TRAY' }) : undefined}
+                />
+                <AbsentStrip absent={gone} pick={(thing, from) => setPointed({ thing, from })} />
+              </>
+            )}
+          </MatArea>
+        </>
+      )}
+      <Unsent bench={bench} {...unsent} />
+      <Footer bench={bench} unsent={unsent.why !== undefined && unsent.made.length > 0} />
       <MoveDialog
         job={bench.unit.jobId}
         key={pointed ? pointed.thing.id + pointed.from : 'none'}

@@ -1,10 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
 import { useKeys } from '../app/keys';
-import { CheckForm } from '../job/CheckForm';
 import { Act } from '../parts/Buttons';
-import { GatePanel, Watch } from './GatePanel';
+import { CheckKeys } from './CheckKeys';
+import { GatePanel } from './GatePanel';
 import type { Bench, Presses } from './press';
+import { There } from './There';
 import { Unfinished } from './Unfinished';
 import type { Way } from './way';
 
@@ -14,41 +14,51 @@ export function EndOfWay({
   way,
   press,
   busy,
+  unsent,
   again,
+  choosing,
 }: {
   bench: Bench;
   way: Way;
   press: Presses;
   busy: boolean;
+  unsent: number;
   /** to open it again, if it is closed */
   again?: () => void;
+  choosing?: (now: boolean) => void;
 }) {
   if (bench.stand.closed && again) {
-    return <Closed bench={bench} again={again} />;
+    return <Closed bench={bench} press={press} busy={busy} again={again} />;
   }
   if (way === 'OUT') {
     return <GatePanel bench={bench} press={press} busy={busy} />;
   }
-  const there = bench.run && bench.run.targets.length > 0;
+  const aimed = bench.run && bench.run.targets.length > 0;
   return (
-    <>
-      <chakra.h1 fontSize="3xl">
-        {there ? 'There: what you came for is open' : 'Open as far as it goes'}
-      </chakra.h1>
-      <Box fontSize="xl">Find what is wrong, mend it, and turn round for the way out.</Box>
-      <Watch bench={bench} press={press} busy={busy} />
-    </>
+    <There
+      bench={bench}
+      press={press}
+      busy={busy}
+      unsent={unsent}
+      choosing={choosing}
+      title={aimed ? 'There: what you came for is open.' : 'Open as far as it goes.'}
+    />
   );
 }
 
 /** Closed: what the plan says to try now, and the way back in if it fails. */
-function Closed({ bench, again }: { bench: Bench; again: () => void }) {
-  const [checking, setChecking] = useState(false);
-  const { planned } = bench.gate;
-  useKeys([
-    { key: 'K', label: 'Enter a check', act: () => setChecking(true), off: checking },
-    { key: 'A', label: 'Open it again', act: again, off: checking },
-  ]);
+function Closed({
+  bench,
+  press,
+  busy,
+  again,
+}: {
+  bench: Bench;
+  press: Presses;
+  busy: boolean;
+  again: () => void;
+}) {
+  useKeys([{ key: 'A', label: 'Open it again', act: again }]);
   return (
     <>
       <chakra.h1 fontSize="3xl">
@@ -64,29 +74,12 @@ function Closed({ bench, again }: { bench: Bench; again: () => void }) {
           {bench.stand.reworks.join('; ')}
         </Box>
       )}
-      {checking ? (
-        <Box bg="card" color="ink" borderRadius="sm" p="12px">
-          <CheckForm
-            job={bench.unit.jobId}
-            stage="AFTER_CLOSING"
-            planned={planned}
-            done={() => setChecking(false)}
-          />
-        </Box>
-      ) : (
-        <>
-          <Box fontSize="xl">Try it with the covers on, and say how it went.</Box>
-          <Planned planned={planned} />
-          <Box mt="auto" display="grid" gap="9px">
-            <Act look="benchMain" minH="62px" fontSize="xl" keyName="K" onClick={() => setChecking(true)}>
-              Enter a check
-            </Act>
-            <Act look="bench" minH="48px" keyName="A" onClick={again}>
-              Open it again
-            </Act>
-          </Box>
-        </>
-      )}
+      <Box fontSize="xl">Try it with the covers on, and say how it went.</Box>
+      <Planned planned={bench.gate.planned} />
+      <CheckKeys bench={bench} stage="AFTER_CLOSING" press={press} busy={busy} />
+      <Act look="bench" minH="56px" mt="auto" keyName="A" onClick={again}>
+        Open it again
+      </Act>
     </>
   );
 }

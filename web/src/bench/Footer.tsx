@@ -3,11 +3,14 @@ import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
+import { useGloves } from './device';
 import { MeasureHere } from './MeasureHere';
 
 /** How much is off, how far the way is, and the way back to the job sheet. */
-export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
+/** @param unsent whether something was pressed that the shop has not heard of: what it counts is older than what is drawn */
+export function Footer({ bench, unsent }: { bench: Schemas['BenchView']; unsent: boolean }) {
   const navigate = useNavigate();
+  const gloved = useGloves();
   // What is open last is where one is.
   const step = bench.way.nextOut;
   const measure = () => navigate(`/gauges?job=${bench.unit.jobId}${step ? `&step=${step}` : ''}`);
@@ -31,7 +34,7 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
     >
       <Box>
         <Box fontSize="sm" color="chalkDust">
-          Off the unit
+          Off the unit{unsent && ', as far as sent'}
         </Box>
         <Box
           fontFamily="mono"
@@ -66,7 +69,7 @@ export function Footer({ bench }: { bench: Schemas['BenchView'] }) {
       </Box>
       <Box ml="auto" display="flex" gap="8px" alignItems="center">
         <MeasureHere bench={bench} />
-        <Act look="bench" minH="44px" keyName="D" onClick={measure}>
+        <Act look="bench" minH="56px" h={gloved ? '80px' : undefined} keyName="D" onClick={measure}>
           Measure
         </Act>
       </Box>

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { Act } from '../parts/Buttons';
+import { CheckKeys } from './CheckKeys';
 import { EndsList } from './OpenEnds';
 import type { Bench, Presses } from './press';
 
@@ -29,6 +30,9 @@ export function GatePanel({ bench, press, busy }: { bench: Bench; press: Presses
             </chakra.li>
           ))}
         </chakra.ul>
+      )}
+      {gate.planned.some((one) => one.missing !== '') && (
+        <CheckKeys bench={bench} stage="BEFORE_CLOSING" press={press} busy={busy} />
       )}
       {gate.notTested.length > 0 && (
         <Box fontSize="md" color="brassLight" role="group" aria-label="Not tested">

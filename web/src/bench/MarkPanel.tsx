@@ -63,8 +63,8 @@ export function MarkPanel({
         {photo ? (
           <chakra.img src={`/api/photos/${photo}`} alt="As it stands" maxH="180px" borderRadius="sm" />
         ) : (
-          <Box bg="card" color="ink" borderRadius="sm" p="8px">
-            <TakePhoto taken={(kept) => form.put('photo', kept.hash)} />
+          <Box>
+            <TakePhoto bench taken={(kept) => form.put('photo', kept.hash)} />
           </Box>
         )}
         {(words.trim() || photo) && <Sends of={form} bench go="Marked so" off={busy} />}

@@ -1,7 +1,7 @@
-import { Box } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
-import { CheckForm } from '../job/CheckForm';
+import { useKeys } from '../app/keys';
+import { Act } from '../parts/Buttons';
+import { CheckKeys } from './CheckKeys';
 import { FoundOpen } from './FoundOpen';
 import { FoundOtherwise } from './FoundOtherwise';
 import { KnownForm } from './KnownForm';
@@ -11,6 +11,7 @@ import { NotesAreWrong } from './NotesAreWrong';
 import { OpenEnds } from './OpenEnds';
 import { type Bench, type Presses, through } from './press';
 import { Question } from './Question';
+import { There } from './There';
 import { TurnForm } from './TurnForm';
 import { WhatIsIt } from './WhatIsIt';
 import type { Form, Way } from './way';
@@ -23,6 +24,7 @@ export function PanelForm({
   step,
   press,
   busy,
+  unsent,
   leave,
 }: {
   form: Form;
@@ -31,24 +33,25 @@ export function PanelForm({
   step?: Schemas['StepView'];
   press: Presses;
   busy: boolean;
+  unsent: number;
   leave: () => void;
 }) {
   switch (form) {
     case 'check':
       return (
-        <Paper>
-          <CheckForm
-            job={bench.unit.jobId}
-            stage={bench.stand.closed ? 'AFTER_CLOSING' : 'BEFORE_CLOSING'}
-            planned={bench.gate.planned}
-            done={leave}
-          />
-        </Paper>
+        <CheckKeys
+          bench={bench}
+          stage={bench.stand.closed ? 'AFTER_CLOSING' : 'BEFORE_CLOSING'}
+          press={press}
+          busy={busy}
+          leave={leave}
+        />
       );
     case 'live':
       return (
         <Question
           title="What is it live for?"
+          of="LIVE"
           usual={[
             ...bench.unit.modes.slice(0, 3),
             'pins are read',
@@ -62,7 +65,14 @@ export function PanelForm({
         />
       );
     case 'note':
-      return <NoteForm job={bench.unit.jobId} press={press} busy={busy} leave={leave} />;
+      return <NoteForm job={bench.unit.jobId} step={step?.id} press={press} busy={busy} leave={leave} />;
+    case 'found':
+      return (
+        <>
+          <There bench={bench} press={press} busy={busy} unsent={unsent} title="Found on the way." />
+          <Leave leave={leave} />
+        </>
+      );
     case 'screw':
       return <WhatIsIt bench={bench} press={press} busy={busy} leave={leave} />;
     case 'foundOpen':
@@ -77,6 +87,7 @@ export function PanelForm({
       return (
         <Question
           title="Closed for now, until when or what?"
+          of="CLOSE_FOR_NOW"
           usual={['the owner needs it until the part comes', 'the part is on its way']}
           go="Close it for now"
           busy={busy}
@@ -89,6 +100,7 @@ export function PanelForm({
         step && (
           <Question
             title={`Skip "${step.title}": why?`}
+            of="SKIP"
             usual={['not needed for this', 'done already by somebody else', 'stuck: another way is tried']}
             go="Skip it"
             busy={busy}
@@ -124,10 +136,11 @@ export function PanelForm({
   }
 }
 
-function Paper({ children }: { children: ReactNode }) {
+function Leave({ leave }: { leave: () => void }) {
+  useKeys([{ key: 'R', label: 'Back to the step', act: leave }]);
   return (
-    <Box bg="card" color="ink" borderRadius="sm" p="12px" data-paper="">
-      {children}
-    </Box>
+    <Act look="bench" minH="56px" keyName="R" onClick={leave}>
+      Back to the step
+    </Act>
   );
 }

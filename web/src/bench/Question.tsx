@@ -1,5 +1,9 @@
 import { chakra } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
 import { z } from 'zod';
+import { answer, api } from '../api/client';
+import { answers } from '../api/queries';
+import type { paths } from '../api/schema';
 import { useKeys } from '../app/keys';
 import { Form, Sends } from '../form/Form';
 import { TextIn } from '../form/fields';
@@ -8,27 +12,42 @@ import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { through } from './press';
 
-const answer = z.object({ words: said.words('Say it in words, or press one of the usual answers') });
+type Of = NonNullable<paths['/api/bench-reasons']['get']['parameters']['query']>['of'];
+
+/** More than these nobody reads with a driver in hand. */
+const MOST = 6;
+
+const inWords = z.object({ words: said.words('Say it in words, or press one of the usual answers') });
 
 /** Why? Some usual answers by number key, or words. */
 export function Question({
   title,
-  usual,
+  usual: atFirst,
+  of,
   go,
   busy,
   leave,
   enter,
 }: {
   title: string;
+  /** before anybody has given a reason here */
   usual: string[];
+  /** what is asked for: the reasons that were given most often are offered first */
+  of?: Of;
   go: string;
   busy: boolean;
   leave: () => void;
   enter: (words: string) => Promise<boolean>;
 }) {
+  const before = useQuery({
+    queryKey: answers.reasons(of),
+    queryFn: () => answer(api.GET('/api/bench-reasons', { params: { query: { of: of as Of } } })),
+    enabled: of !== undefined,
+  });
+  const usual = [...new Set([...(before.data ?? []), ...atFirst])].slice(0, MOST);
   const form = useSending({
     blank: { words: '' },
-    check: answer,
+    check: inWords,
     send: ({ words }) => through(enter(words)),
     leave,
   });
@@ -43,7 +62,7 @@ export function Question({
         <Act
           key={one}
           look="bench"
-          minH="48px"
+          minH="56px"
           keyName={String(n + 1)}
           disabled={busy}
           onClick={() => enter(one)}

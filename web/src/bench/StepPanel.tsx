@@ -3,13 +3,13 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { type Key, useKeys } from '../app/keys';
 import { countWords } from '../drawing/howMany';
-import { Trouble } from '../parts/States';
-import { Tag } from '../parts/Tag';
 import { ByName } from './ByName';
 import { CameOff } from './CameOff';
+import { useBenchName } from './device';
 import { EndOfWay } from './EndOfWay';
 import { Forks } from './Forks';
 import { comesOff, inAccount, OWED } from './heaps';
+import { isOut, LeftHalf } from './LeftHalf';
 import { Marked, MarkPanel } from './MarkPanel';
 import { type MainKey, moreKeys } from './moreKeys';
 import { NewerNotes } from './NewerNotes';
@@ -18,10 +18,9 @@ import { OnLoan } from './OnLoan';
 import { EndsList } from './OpenEnds';
 import { PanelForm } from './PanelForm';
 import { PanelKeys } from './PanelKeys';
-import { PowerMark } from './PowerMark';
-import { StartPanel } from './StartPanel';
 import { StepWords } from './StepWords';
 import { mainBefore } from './sayFirst';
+import { TakeOver } from './TakeOver';
 import { WaitPanel } from './WaitPanel';
 import { WhichVariant } from './WhichVariant';
 import type { Form, Props, Way } from './way';
@@ -35,50 +34,35 @@ export function StepPanel(props: Props) {
     ? way === 'IN'
       ? `IN · STEP ${open + 1} OF ${Math.max(open + 1, bench.way.stepsInAll)}`
       : `OUT · ${open} TO GO`
-    : bench.stand.closed
+    : open === 0 && bench.stand.closed
       ? 'CLOSED'
       : way;
   return (
-    <Box
-      p="18px 24px"
-      borderRight="1px solid"
-      borderColor="matGrid"
-      display="flex"
-      flexDirection="column"
-      gap="12px"
-      overflowY="auto"
-      maxH={{ lg: 'calc(100vh - 128px)' }}
+    <LeftHalf
+      bench={bench}
+      position={out ? 'OUT' : bench.run ? position : 'CLOSED'}
+      error={error}
+      usual={props.step?.minutes}
     >
-      <Box display="flex" justifyContent="space-between" alignItems="center" gap="10px">
-        <Tag text={bench.unit.tag} />
-        {!out && <PowerMark power={bench.stand.power} />}
-        <Box fontFamily="mono" fontWeight={600} fontSize="sm" color="chalkDust" whiteSpace="nowrap">
-          {out ? 'OUT' : bench.run ? position : 'CLOSED'}
-        </Box>
-      </Box>
       {bench.run && <NewerNotes bench={bench} press={props.press} busy={props.busy} />}
       <Panel {...props} />
-      <Trouble error={error} />
-    </Box>
+    </LeftHalf>
   );
-}
-
-function isOut(bench: Props['bench']): boolean {
-  return bench.stand.status.standing === 'ON_LOAN';
 }
 
 function Panel(props: Props) {
   const { bench, way, press, busy } = props;
-  const [again, setAgain] = useState(false);
+  const here = useBenchName();
   if (isOut(bench)) {
     return <OnLoan bench={bench} />;
   }
   if (!bench.run) {
-    return bench.stand.lastIn === undefined || again ? (
-      <StartPanel bench={bench} press={press} busy={busy} />
-    ) : (
-      <EndOfWay bench={bench} way={way} press={press} busy={busy} again={() => setAgain(true)} />
+    return (
+      <EndOfWay bench={bench} way={way} press={press} busy={busy} unsent={props.unsent} again={props.again} />
     );
+  }
+  if (here && bench.stand.at && bench.stand.at.bench !== here) {
+    return <TakeOver bench={bench} here={here} press={press} busy={busy} />;
   }
   if (bench.run.pausedSince) {
     return <Paused busy={busy} goOn={() => press({ act: 'goOn' })} />;
@@ -127,6 +111,7 @@ function Running(props: Props) {
   const marking = before?.what === 'MARK' ? before.adjusted : undefined;
   const [form, setForm] = useState<Form | undefined>(owed && !before ? 'otherwise' : undefined);
   const [sure, setSure] = useState<string[]>([]);
+  const [choosing, setChoosing] = useState(false);
   const leave = () => setForm(undefined);
   const there = (thing: Schemas['ThingView']) => (way === 'IN' ? comesOff(thing) : inAccount(thing, 'TRAY'));
   const named =
@@ -158,9 +143,9 @@ function Running(props: Props) {
         ? 'Something is still off under it'
         : ends.length > 0
           ? 'Something under it is not put right'
-          : unsaid.length > 0
-            ? `In? ${unsaid.map((one) => one.label).join(', ')}`
-            : `Back in (${countWords(moving)})`;
+          : unsaid.length > 1
+            ? `In: ${unsaid[0]?.label}`
+            : `${unsaid[0] ? `In: ${unsaid[0].label}. ` : ''}Back in (${countWords(moving)})`;
   const said = step && before && mainBefore(before, press, busy);
   const main: MainKey | undefined = marking
     ? undefined
@@ -170,12 +155,16 @@ function Running(props: Props) {
         ? {
             key: 'Space',
             words,
-            act: plain,
-            off: busy || under.length + ends.length > 0 || unsaid.length > 0,
+            // One key walks through plugs and pieces one by one; with the last of them the step is back.
+            act: () =>
+              unsaid.length > 1 ? setSure([...sure, (unsaid[0] as Schemas['ThingView']).id]) : plain(),
+            off: busy || under.length + ends.length > 0,
           }
         : closable
-          ? { key: 'C', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
-          : undefined;
+          ? { key: 'C', also: 'Space', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
+          : way === 'IN' && canTurn
+            ? { key: 'Space', words: 'Turn round: way out', act: () => turn('OUT'), off: busy || choosing }
+            : undefined;
   const more = moreKeys({
     bench,
     way,
@@ -191,7 +180,11 @@ function Running(props: Props) {
     busy,
   });
   useKeys([
-    ...(main && !form ? [{ key: main.key, label: main.words, act: main.act, off: main.off }] : []),
+    ...(main && !form
+      ? [main.key, main.also ?? []]
+          .flat()
+          .map((key) => ({ key, label: main.words, act: main.act, off: main.off }))
+      : []),
     ...more.map(
       ({ key, words: label, act, off }): Key => ({ key, label, act, off: off || form !== undefined }),
     ),
@@ -205,16 +198,36 @@ function Running(props: Props) {
         form !== 'screw' &&
         form !== 'known' &&
         form !== 'foundOpen' &&
+        form !== 'found' &&
         form !== 'ends' &&
         form !== 'turn' ? (
         <StepWords step={step} way={way} keepApart={form ? [] : bench.way.keepApart}>
           {!form && way === 'IN' && <Forks job={bench.unit.jobId} after={bench.way.nextOut} />}
         </StepWords>
       ) : (
-        !step && !form && <EndOfWay bench={bench} way={way} press={press} busy={busy} />
+        !step &&
+        !form && (
+          <EndOfWay
+            bench={bench}
+            way={way}
+            press={press}
+            busy={busy}
+            unsent={props.unsent}
+            choosing={setChoosing}
+          />
+        )
       )}
       {form && (
-        <PanelForm form={form} bench={bench} way={way} step={step} press={press} busy={busy} leave={leave} />
+        <PanelForm
+          form={form}
+          bench={bench}
+          way={way}
+          step={step}
+          press={press}
+          busy={busy}
+          unsent={props.unsent}
+          leave={leave}
+        />
       )}
       {!form && before?.what === 'WAIT' && before.hazard?.waits && (
         <WaitPanel
@@ -261,7 +274,7 @@ function Running(props: Props) {
       {!form && step && !marking && (
         <OffList step={step} way={way} count={there} named={named.map((one) => one.id)} />
       )}
-      {!form && !marking && named.length > 0 && under.length + ends.length === 0 && (
+      {!form && !before && named.length > 0 && under.length + ends.length === 0 && (
         <ByName
           title="Each by name: is it in?"
           things={named}

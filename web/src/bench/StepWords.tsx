@@ -3,9 +3,11 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { figures } from '../api/shopWide';
+import { DrawnOn } from '../drawing/DrawnOn';
 import { MarkedPhoto } from '../drawing/MarkedPhoto';
 import { SideOutline } from '../drawing/SideOutline';
 import { Caution } from '../parts/States';
+import { SaidIn } from './SaidIn';
 
 type Step = Schemas['StepView'];
 
@@ -22,7 +24,8 @@ export function StepWords({
   /** what is decided before it is done */
   children?: ReactNode;
 }) {
-  const pictures = hasPictures(step);
+  const then = way === 'OUT' ? step.saidIn.flatMap((one) => (one.photo ? [one] : [])) : [];
+  const pictures = hasPictures(step) || then.length > 0;
   const gone = step.things.filter((thing) => thing.usedUp);
   return (
     <>
@@ -83,6 +86,7 @@ export function StepWords({
                 {one.words && `, ${one.words}`}
               </Box>
             ))}
+          {way === 'OUT' && <SaidIn said={step.saidIn} />}
           {step.how && (
             <Box fontSize="xl" lineHeight={1.35}>
               {step.how}
@@ -101,7 +105,19 @@ export function StepWords({
               </Box>
             ))}
         </Box>
-        {pictures && <StepPictures step={step} />}
+        {pictures && (
+          <Box display="grid" gap="10px">
+            {then.map((one) => (
+              <DrawnOn
+                key={`${one.photo} ${one.at}`}
+                hash={one.photo as string}
+                strokes={one.strokes}
+                words={one.words || 'Taken on the way in'}
+              />
+            ))}
+            {hasPictures(step) && <StepPictures step={step} />}
+          </Box>
+        )}
       </Box>
     </>
   );

@@ -42,13 +42,6 @@ describe('what lies on the mat', () => {
     ]);
   });
 
-  it('is drawn as pressed until the server has answered', () => {
-    expect(heaps([lid, drive], drive, { act: 'in', step: 'drive', said: { found: [] } })[1]?.ghost).toBe(
-      false,
-    );
-    expect(heaps([lid], undefined, { act: 'out', step: 'lid', settled: [] })[0]?.ghost).toBe(true);
-  });
-
   it('leaves out what is neither in its place nor on the mat, and says where that is', () => {
     expect(
       absent([lid, drive]).map(({ thing: { id }, account, count }) => `${count} ${id} ${account}`),

@@ -1,7 +1,6 @@
 import type { Schemas } from '../api/client';
 import { rules } from '../api/enumWords';
 import type { Heap, Lying } from '../drawing/matLayout';
-import type { Press } from './press';
 
 type Step = Schemas['StepView'];
 type Thing = Schemas['ThingView'];
@@ -11,17 +10,12 @@ export function inAccount(thing: Thing, account: Account): number {
   return thing.accounts[account] ?? 0;
 }
 
-/**
- * What lies on the mat, a heap a step; and what the coming step will add, as a ghost. What was pressed and not answered yet
- * is drawn as pressed: the server's answer puts it right if it was refused.
- */
-export function heaps(steps: Step[], coming?: Step, pressed?: Press): Heap[] {
-  const goingBack = pressed?.act === 'out' ? pressed.step : undefined;
+/** What lies on the mat, a heap a step; and what the coming step will add, as a ghost. */
+export function heaps(steps: Step[], coming?: Step): Heap[] {
   const lying = steps
-    .map((step) => heap(step, (thing) => inAccount(thing, 'TRAY'), step.id === goingBack))
+    .map((step) => heap(step, (thing) => inAccount(thing, 'TRAY'), false))
     .filter((one) => one.lying.length > 0);
-  const comingOff = pressed?.act === 'in' && pressed.step === coming?.id;
-  const ghost = coming ? heap(coming, comesOff, !comingOff) : undefined;
+  const ghost = coming ? heap(coming, comesOff, true) : undefined;
   return ghost && ghost.lying.length > 0 ? [...lying, ghost] : lying;
 }
 

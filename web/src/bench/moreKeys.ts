@@ -1,7 +1,8 @@
+import { gloves } from './device';
 import type { Form, Props, Way } from './way';
 
 /** The large key of the panel. */
-export type MainKey = { key: string; words: string; act: () => void; off: boolean };
+export type MainKey = { key: string; also?: string; words: string; act: () => void; off: boolean };
 /** @property small whether it is seldom needed */
 export type MoreKey = MainKey & { small?: boolean };
 
@@ -43,7 +44,13 @@ export function moreKeys({
       act: () => choose(one.id),
       off: false,
     })),
-    bench.canStepBack && { key: 'U', words: 'Take that back', act: () => press({ act: 'back' }), off: busy },
+    bench.canStepBack && {
+      key: 'U',
+      words: 'Take that back',
+      act: () => press({ act: 'back' }),
+      off: busy,
+      small: true,
+    },
     way === 'IN' &&
       step &&
       bench.stand.lastIn === undefined && {
@@ -58,8 +65,10 @@ export function moreKeys({
       words: way === 'IN' ? 'Turn round: way out' : 'Turn round: way in',
       act: () => turn(other),
       off: false,
+      small: true,
     },
-    opened && { key: 'K', words: 'Check it', act: () => setForm('check'), off: false },
+    opened && step && { key: 'R', words: 'Found something', act: () => setForm('found'), off: false },
+    opened && { key: 'K', words: 'Check it', act: () => setForm('check'), off: false, small: true },
     closable && { key: 'I', words: 'Close for now', act: () => setForm('forNow'), off: false },
     way === 'IN' && step && { key: 'S', words: 'skip', act: () => setForm('skip'), off: false, small: true },
     way === 'IN' &&
@@ -104,6 +113,13 @@ export function moreKeys({
           off: busy,
           small: true,
         },
+    {
+      key: 'Y',
+      words: gloves.now() ? 'gloves off' : 'gloves on',
+      act: () => gloves.set(gloves.now() ? '' : 'on'),
+      off: false,
+      small: true,
+    },
     { key: 'P', words: 'pause', act: () => press({ act: 'pause' }), off: busy, small: true },
   ];
   // While a press is on its way nothing else is opened: its answer would take it away again.

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import type { Told } from '../diagnosis/told';
 
 export type Bench = Schemas['BenchView'];
 
@@ -15,6 +16,7 @@ export type Press =
   | { act: 'out'; step: string; settled: Schemas['ThingOut'][] }
   | { act: 'skip'; step: string; reason: string }
   | { act: 'back' }
+  | { act: 'takeOver'; bench: string }
   | { act: 'pause' }
   | { act: 'goOn' }
   | { act: 'note'; said: Schemas['NoteSaid'] }
@@ -26,6 +28,9 @@ export type Press =
   | { act: 'broken'; said: Schemas['BrokenSaid'] }
   | { act: 'found'; fragment: number; said: Schemas['FoundSaid'] }
   | { act: 'looked'; component: number; good: boolean }
+  | { act: 'finding'; said: Schemas['FindingSaid'] }
+  | { act: 'told'; said: Told }
+  | { act: 'check'; said: Schemas['CheckSaid'] }
   | { act: 'bears'; component: number; thing?: string }
   | { act: 'newer'; said: Schemas['NewerSaid'] }
   | { act: 'known'; said: Schemas['KnownSaid'] }
@@ -55,6 +60,7 @@ const WORDS: Record<Press['act'], string> = {
   out: 'back in',
   skip: 'skipped',
   back: 'taken back',
+  takeOver: 'taken over',
   pause: 'paused',
   goOn: 'went on',
   note: 'a note',
@@ -66,6 +72,9 @@ const WORDS: Record<Press['act'], string> = {
   broken: 'a broken piece',
   found: 'fragments found',
   looked: 'looked at',
+  finding: 'found',
+  told: 'tried, looked at',
+  check: 'checked',
   bears: 'which thing it is',
   newer: 'on by newer notes',
   known: 'counted, measured',
@@ -77,5 +86,11 @@ const WORDS: Record<Press['act'], string> = {
 /** What was pressed, for somebody who waits for it to go through. */
 export function pressWords(press: Press, bench: Bench): string {
   const step = 'step' in press ? bench.way.steps.find((one) => one.id === press.step)?.title : undefined;
+  if (press.act === 'check') {
+    return `checked: ${press.said.what}`;
+  }
+  if (press.act === 'finding') {
+    return `found: ${press.said.component}, ${press.said.wrong}`;
+  }
   return step ? `${step}: ${WORDS[press.act]}` : WORDS[press.act];
 }

@@ -8,6 +8,7 @@ export function mainBefore(before: Schemas['SayFirst'], press: Presses, busy: bo
     case 'UNPLUG':
       return {
         key: 'Q',
+        also: '1',
         words: 'It is off and unplugged',
         act: () => press({ act: 'power', said: { power: 'UNPLUGGED', why: '' } }),
         off: busy,
@@ -17,6 +18,7 @@ export function mainBefore(before: Schemas['SayFirst'], press: Presses, busy: bo
     case 'HEED':
       return {
         key: 'H',
+        also: '1',
         words: before.hazard?.waits ? 'Waited for, discharged: heeded' : 'Read: heeded',
         act: () => before.hazard && press({ act: 'heed', step: before.hazard.step }),
         off: busy,
@@ -26,6 +28,7 @@ export function mainBefore(before: Schemas['SayFirst'], press: Presses, busy: bo
     case 'STANDS_AGAIN':
       return {
         key: 'H',
+        also: '1',
         words: 'It stands where it stood',
         act: () => before.adjusted && press(standsAgain(before.adjusted)),
         off: busy,

@@ -16,6 +16,8 @@ export function send(job: number, version: number, press: Press, id: string): Pr
       return answer(api.POST('/api/jobs/{job}/bench/start', { ...at, body: press.said }));
     case 'turn':
       return answer(api.POST('/api/jobs/{job}/bench/turn', { ...at, body: press.said }));
+    case 'takeOver':
+      return answer(api.POST('/api/jobs/{job}/bench/take-over', { ...at, body: { bench: press.bench } }));
     case 'leftOff':
       return answer(api.POST('/api/jobs/{job}/bench/left-off', { ...at, body: { since: press.since } }));
     case 'power':
@@ -97,6 +99,32 @@ export function send(job: number, version: number, press: Press, id: string): Pr
           body: { component: press.component, good: press.good },
         }),
       );
+    case 'finding':
+      return thenTheBench(
+        job,
+        api.POST('/api/jobs/{job}/findings', { params: { path: { job } }, headers, body: press.said }),
+      );
+    case 'check':
+      return thenTheBench(
+        job,
+        api.POST('/api/jobs/{job}/checks', { params: { path: { job } }, headers, body: press.said }),
+      );
+    case 'told':
+      return thenTheBench(
+        job,
+        'name' in press.said
+          ? api.POST('/api/jobs/{job}/symptoms', { params: { path: { job } }, headers, body: press.said })
+          : api.POST('/api/jobs/{job}/looks', {
+              params: { path: { job } },
+              headers,
+              body: {
+                componentId: press.said.component,
+                good: press.said.good,
+                means: press.said.how ?? 'LOOKED',
+                words: '',
+              },
+            }),
+      );
     case 'bears':
       return answer(
         api.POST('/api/jobs/{job}/bench/bears', {
@@ -117,4 +145,13 @@ export function send(job: number, version: number, press: Press, id: string): Pr
         api.POST('/api/jobs/{job}/bench/close-for-now', { ...at, body: { reason: press.reason } }),
       );
   }
+}
+
+/** What is told in another room's words changes the bench too: it is asked for once that is through. */
+async function thenTheBench(
+  job: number,
+  told: Promise<{ data?: unknown; error?: unknown; response: Response }>,
+) {
+  await answer(told);
+  return answer(api.GET('/api/jobs/{job}/bench', { params: { path: { job } } }));
 }

@@ -1,116 +1,141 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { newRequestId, Problem } from '../api/client';
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { newRequestId, Problem, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useSession } from '../api/session';
+import { asPressed, mustBeAnswered } from './asPressed';
 import type { Bench, Press } from './press';
+import { type Made, PressQueue } from './queue';
 import { send } from './send';
 
-type Kept = { id: string; version: number; press: Press };
-
-const RETRY_MS = 1500;
-/** What passes by itself: no server, no session, a busy or damaged file, a full disk. */
-const PASSES = [0, 401, 503, 507];
 /** By person: what one has pressed is never sent in another's name. */
-const place = (who: number, job: number) => `wn.press.${who}.${job}`;
+const place = (who: number, job: number) => `wn.presses.${who}.${job}`;
 
-function keptIn(at: string): Kept | undefined {
-  const text = localStorage.getItem(at);
-  return text ? (JSON.parse(text) as Kept) : undefined;
+/** They go on while another room is open. */
+const queues = new Map<string, PressQueue>();
+/** Who is told of what the bench on the screen was refused. */
+const told = new Map<string, (problem: unknown) => void>();
+
+function queueAt(who: number, job: number, client: QueryClient): PressQueue {
+  const at = place(who, job);
+  const known = queues.get(at);
+  if (known) {
+    return known;
+  }
+  const made = new PressQueue({
+    shelf: {
+      load: () => JSON.parse(localStorage.getItem(at) ?? '[]') as Made[],
+      save: (presses) =>
+        presses.length > 0 ? localStorage.setItem(at, JSON.stringify(presses)) : localStorage.removeItem(at),
+    },
+    send: async (version, press, id) => {
+      const now = client.getQueryData<Schemas['SessionView']>(answers.session());
+      if (now?.person?.id !== who) {
+        throw new Problem(
+          401,
+          'Whoever pressed it is not at work here now. It goes through when they are.',
+          [],
+          [],
+        );
+      }
+      return send(job, version, press, id);
+    },
+    newId: newRequestId,
+    answered: (bench) => {
+      client.setQueryData(answers.bench(job), bench);
+      // While more is on its way its answers will say it all.
+      if (!queues.get(at)?.now().made.length) {
+        for (const changed of [
+          answers.rack(),
+          answers.benches(),
+          answers.parts(),
+          answers.holds(),
+          answers.job(job),
+          answers.there(job),
+        ]) {
+          client.invalidateQueries({ queryKey: changed });
+        }
+      }
+    },
+    turnedDown: (problem) => {
+      told.get(at)?.(problem);
+      if (problem instanceof Problem && problem.status === 412) {
+        client.invalidateQueries({ queryKey: answers.bench(job) });
+      }
+    },
+    later: (act, ms) => window.setTimeout(act, ms),
+  });
+  queues.set(at, made);
+  return made;
 }
 
 /**
- * Sends what is pressed, one at a time. A press that does not get through is kept, also over a reload, and sent again with
- * the same id until the server has answered: it is done exactly once.
+ * Keeps what is pressed until the server has answered, also over a reload, and shows the bench as it was pressed: whoever works does not wait for a connection.
+ *
+ * @param done after an answer, and after a refusal
  */
 export function usePresses(bench: Bench, done: () => void) {
   const client = useQueryClient();
   const job = bench.unit.jobId;
-  const at = place(useSession().data?.person?.id ?? 0, job);
-  const [kept, setKept] = useState<Kept | undefined>(() => keptIn(at));
-  const [stuck, setStuck] = useState<Problem>();
+  const who = useSession().data?.person?.id ?? 0;
+  const at = place(who, job);
+  const queue = queueAt(who, job, client);
+  const { made, stuck, refused } = useSyncExternalStore(queue.subscribe, queue.now);
   const [error, setError] = useState<unknown>();
-  const sending = useRef<string | undefined>(undefined);
-  const went = useRef<(through: boolean) => void>(undefined);
-
-  const settle = useCallback(
-    (through: boolean) => {
-      localStorage.removeItem(at);
-      sending.current = undefined;
-      went.current?.(through);
-      went.current = undefined;
-      setKept(undefined);
-      setStuck(undefined);
-    },
-    [at],
-  );
+  const [turns, setTurns] = useState(0);
 
   useEffect(() => {
-    if (!kept || sending.current === kept.id) {
-      return;
-    }
-    let left = false;
-    let timer: number | undefined;
-    sending.current = kept.id;
-    const attempt = () =>
-      send(job, kept.version, kept.press, kept.id).then(
-        (now) => {
-          settle(true);
-          client.setQueryData(answers.bench(job), now);
-          for (const changed of [answers.rack(), answers.parts(), answers.holds()]) {
-            client.invalidateQueries({ queryKey: changed });
-          }
-          client.invalidateQueries({ queryKey: answers.job(job) });
-          done();
-        },
-        (problem) => {
-          if (problem instanceof Problem && PASSES.includes(problem.status)) {
-            setStuck(problem);
-            if (problem.isOfTheShop) {
-              client.invalidateQueries({ queryKey: answers.keeping('wrong') });
-            }
-            if (!left) {
-              timer = window.setTimeout(attempt, RETRY_MS);
-            }
-            return;
-          }
-          settle(false);
-          setError(problem);
-          if (problem instanceof Problem && problem.status === 412) {
-            client.invalidateQueries({ queryKey: answers.bench(job) });
-          }
-        },
-      );
-    attempt();
+    told.set(at, setError);
     return () => {
-      left = true;
-      sending.current = undefined;
-      window.clearTimeout(timer);
+      told.delete(at);
     };
-  }, [kept, job, client, settle, done]);
+  }, [at]);
+  useEffect(() => queue.seen(bench.version), [queue, bench.version]);
+  useEffect(() => {
+    if (stuck?.isOfTheShop) {
+      client.invalidateQueries({ queryKey: answers.keeping('wrong') });
+    }
+  }, [stuck, client]);
 
   const press = useCallback(
     (one: Press): Promise<boolean> => {
-      if (keptIn(at)) {
+      if (queue.now().made.some((before) => mustBeAnswered(before.press)) || queue.now().refused) {
         return Promise.resolve(false);
       }
-      const next = { id: newRequestId(), version: bench.version, press: one };
-      localStorage.setItem(at, JSON.stringify(next));
       setError(undefined);
-      setKept(next);
-      return new Promise((resolve) => {
-        went.current = resolve;
+      const goesOn = !mustBeAnswered(one);
+      if (goesOn) {
+        setTurns((before) => before + 1);
+      }
+      return queue.press(one).then((through) => {
+        if (through) {
+          if (!goesOn) {
+            setTurns((before) => before + 1);
+          }
+          done();
+        }
+        return through;
       });
     },
-    [at, bench.version],
+    [queue, done],
+  );
+  const shown = useMemo(
+    () => asPressed(bench, refused ? [] : made.map((one) => one.press)),
+    [bench, made, refused],
   );
   return {
+    /** the bench as it was pressed */
+    shown,
+    /** counts up whenever what is before the bench is another thing by a press of one's own */
+    turns,
     press,
-    busy: kept !== undefined,
-    pressed: kept?.press,
-    waiting: stuck ? kept?.press : undefined,
-    /** Why it waits. */
+    busy: refused !== undefined || made.some((one) => mustBeAnswered(one.press)),
+    made,
+    /** Why they wait. */
     why: stuck,
-    error,
+    refused,
+    again: () => queue.again(),
+    leaveOut: (all: boolean) => queue.leaveOut(all),
+    error: refused ? undefined : error,
   };
 }

@@ -8,6 +8,7 @@ export type Way = 'IN' | 'OUT';
 /** What stands in place of the step while it is filled in. */
 export type Form =
   | 'live'
+  | 'found'
   | 'otherwise'
   | 'check'
   | 'wrong'
@@ -32,9 +33,13 @@ export type Props = {
   others: Step[];
   turn: (way: Way) => void;
   choose: (step: string) => void;
+  /** opens a closed unit again */
+  again: () => void;
   press: Presses;
   /** asks where something that is not in the tray goes */
   settle: (thing: Schemas['ThingView']) => void;
   busy: boolean;
+  /** presses that are not answered yet */
+  unsent: number;
   error: unknown;
 };

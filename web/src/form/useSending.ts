@@ -90,6 +90,11 @@ function messages(wrong: object, under = ''): [string, string][] {
   );
 }
 
+/** Where what is typed is kept: of one person, since what one has begun is nobody else's. */
+export function keyOf(person: string | undefined, kept: string): string {
+  return `draft ${person ?? ''} ${kept}`;
+}
+
 /**
  * One form: what is typed, checked and kept until it is sent, and what the server said of each field of it.
  *
@@ -106,7 +111,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
 }: Asked<In, Out, As, Answer>): Sending<In, As> {
   const client = useQueryClient();
   const person = useSession().data?.person?.name;
-  const key = kept === undefined ? undefined : `draft ${person ?? ''} ${kept}`;
+  const key = kept === undefined ? undefined : keyOf(person, kept);
   const first = useRef(blank);
   const fields = useRef(new Set<string>());
   const touched = useRef(false);

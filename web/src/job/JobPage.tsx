@@ -19,6 +19,7 @@ import { ElectricalForm } from './ElectricalForm';
 import { EventForm, LaterForm } from './EventForm';
 import { Facts } from './Facts';
 import { FindingForm } from './FindingForm';
+import { FindingHere } from './FindingHere';
 import { HandoverForm } from './HandoverForm';
 import { HoldForm } from './HoldForm';
 import { LoanForm } from './LoanForm';
@@ -247,9 +248,12 @@ function DoingForm({ sheet, doing, done }: { sheet: Schemas['JobSheet']; doing: 
   const job = sheet.job.id;
   return (
     <Box border="2px solid" borderColor="mat" borderRadius="sm" p="12px" mb="10px" bg="paper">
-      {doing.what === 'finding' && (
+      {doing.what === 'finding' && !doing.corrects && (
+        <FindingHere job={job} modelId={sheet.job.unit.modelId} done={done} />
+      )}
+      {doing.what === 'finding' && doing.corrects && (
         <FindingForm
-          key={doing.corrects?.id ?? 'new'}
+          key={doing.corrects.id}
           job={job}
           modelId={sheet.job.unit.modelId}
           corrects={doing.corrects}

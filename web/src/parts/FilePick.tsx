@@ -7,6 +7,8 @@ export function FilePick({
   name,
   accept,
   busy,
+  camera,
+  bench,
   picked,
   children,
 }: {
@@ -14,6 +16,10 @@ export function FilePick({
   name: string;
   accept: string;
   busy: boolean;
+  /** whether a tablet opens its camera at once */
+  camera?: boolean;
+  /** on the mat rather than on paper */
+  bench?: boolean;
   picked: (file: File) => void;
   children: ReactNode;
 }) {
@@ -24,6 +30,7 @@ export function FilePick({
         ref={field}
         type="file"
         accept={accept}
+        capture={camera ? 'environment' : undefined}
         aria-label={name}
         display="none"
         onChange={(event) => {
@@ -34,7 +41,12 @@ export function FilePick({
           }
         }}
       />
-      <Act disabled={busy} onClick={() => field.current?.click()}>
+      <Act
+        look={bench ? 'bench' : 'plain'}
+        minH={bench ? '56px' : undefined}
+        disabled={busy}
+        onClick={() => field.current?.click()}
+      >
         {children}
       </Act>
     </>

@@ -25,7 +25,13 @@ export function Loaded<T>({
     return <Trouble error={query.error} again={() => query.refetch()} />;
   }
   return (
-    <Box p="24px" color="muted" role="status" data-page="fetching">
+    <Box
+      p="24px"
+      color="muted"
+      css={{ '[data-bench] &': { color: 'var(--chakra-colors-chalk-dust)' } }}
+      role="status"
+      data-page="fetching"
+    >
       Fetching…
     </Box>
   );

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -52,7 +53,10 @@ class BenchIT {
         hands = new Hands() {
             @Override
             public void act(String key, String button) {
-                PlaywrightAssertions.assertThat(named(button).first()).isEnabled();
+                // What is seldom needed is folded; its key works all the same.
+                if (named(button).count() > 0) {
+                    PlaywrightAssertions.assertThat(named(button).first()).isEnabled();
+                }
                 page.keyboard().press(key);
                 // No hand is as quick as a scanner, for which keys are held back a moment.
                 page.waitForTimeout(80);
@@ -75,6 +79,10 @@ class BenchIT {
         hands = new Hands() {
             @Override
             public void act(String key, String button) {
+                // What is seldom needed is folded.
+                if (named(button).count() == 0) {
+                    page.getByText(Pattern.compile("^\\d+ more$")).tap();
+                }
                 named(button).first().tap();
             }
 
@@ -109,7 +117,7 @@ class BenchIT {
 
     private void begunWithOneMissing() {
         window.says("Before the first step", "Drawer out, then unplug");
-        hands.act("m", "Count what is missing");
+        hands.act("m", "Missing");
         hands.on(page.getByLabel("one more step-1, of 3"));
         window.assertAccessible();
         hands.act("Space", "It is off and unplugged: begin");
@@ -142,7 +150,7 @@ class BenchIT {
     private void outWithAPlugForgottenAndAScrewLeftOver() {
         // The plug of the innermost step is not said to be in.
         window.says("OUT · 12 TO GO", "Each by name: is it in?");
-        assertThat(named("In? motor plug").first().isDisabled()).isTrue();
+        assertThat(named("In: motor plug. Back in").first().isEnabled()).isTrue();
         hands.act("x", "Not all of it back");
         hands.on(named("That is what went back"));
         // It is caught at the last step from which it can be reached.
@@ -215,11 +223,8 @@ class BenchIT {
     }
 
     private void aFailedCheckOpensItAgain() {
-        hands.act("k", "Enter a check");
-        assertThat(page.getByLabel("What was tried").inputValue()).isEqualTo("plays to the end");
-        hands.on(named("failed").first());
-        hands.on(named("Enter the check").last());
-        page.getByLabel("What was tried").waitFor(Window.GONE);
+        window.says("plays to the end", "2 times");
+        hands.act("2", "Failed");
         hands.act("a", "Open it again");
         window.says("Opened again: why?");
         // What just happened is the likeliest reason, as soon as the bench has heard of it.
@@ -236,18 +241,15 @@ class BenchIT {
         window.says("Everything is accounted for");
         hands.act("c", "Close up");
         window.says("Opened again once: something was forgotten");
-        hands.act("k", "Enter a check");
-        hands.on(named("Enter the check").last());
-        page.getByLabel("What was tried").waitFor(Window.GONE);
+        hands.act("1", "Passed");
         window.says("✓ plays to the end");
     }
 
-    /** The planned check is filled in already: it is entered as passed. */
+    /** The planned check stands there already: one key enters it as passed. */
     private void check(String planned) {
-        hands.act("k", "Check it");
-        assertThat(page.getByLabel("What was tried").inputValue()).isEqualTo(planned);
-        hands.on(named("Enter the check").last());
-        page.getByLabel("What was tried").waitFor(Window.GONE);
+        page.getByLabel("The next check").getByText(planned).waitFor();
+        hands.act("1", "Passed");
+        page.getByLabel("The next check").waitFor(Window.GONE);
     }
 
     private void type(String label, String words) {

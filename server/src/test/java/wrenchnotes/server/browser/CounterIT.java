@@ -166,6 +166,8 @@ class CounterIT {
 
         // What is found and dealt with goes out, and the rest is judged again.
         page.keyboard().press("n");
+        window.says("Else: type it");
+        page.keyboard().press("0");
         page.getByLabel("Component").and(page.locator("input")).fill(second.split(", ")[0]);
         page.getByLabel("What is wrong").fill(second.split(", ")[1]);
         window.click("swapped with a good one");

@@ -59,6 +59,8 @@ class DraftsIT {
         page.navigate("/jobs/" + job);
         window.says("At the counter");
         page.keyboard().press("n");
+        window.says("Else: type it");
+        page.keyboard().press("0");
         page.getByLabel("Component").first().fill("idler");
         page.getByLabel("What is wrong").fill("glazed");
         page.reload();
@@ -69,6 +71,8 @@ class DraftsIT {
         window.click("Enter the finding");
         window.says("idler, glazed");
         page.keyboard().press("n");
+        window.says("Else: type it");
+        page.keyboard().press("0");
         assertThat(page.getByLabel("What is wrong")).hasValue("");
     }
 

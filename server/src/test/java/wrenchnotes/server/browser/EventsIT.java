@@ -131,7 +131,7 @@ class EventsIT {
                         "remark",
                         ""));
         page.navigate("/bench/" + job);
-        window.says("In? lid");
+        window.says("In: lid");
         page.keyboard().press("1");
         window.says("Back in (1 loose)");
         page.keyboard().press("Space");

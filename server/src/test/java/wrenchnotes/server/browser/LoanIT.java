@@ -57,7 +57,7 @@ class LoanIT {
         window.click("Stays in for now");
         window.says("why does it stay in for now?");
         page.keyboard().press("1");
-        window.says("In? lid");
+        window.says("In: lid");
         page.keyboard().press("1");
         window.says("Back in (1 loose)");
         page.keyboard().press("Space");

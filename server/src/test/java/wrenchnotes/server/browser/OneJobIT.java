@@ -115,6 +115,8 @@ class OneJobIT {
         page.getByText("Job sheet of WN-0001").click();
         window.says("The story so far", "Open, 2 steps in");
         page.keyboard().press("n");
+        window.says("Else: type it");
+        page.keyboard().press("0");
         window.field("Component").fill("drive belt");
         window.field("What is wrong").fill("stretched");
         window.field("Part from a drawer").selectOption("belt 60 flat · drawer 3 · 2 left");

@@ -179,6 +179,7 @@ public final class Shots {
         page.navigate("/bench/" + page.evaluate(NOT_OPENED));
         page.getByText("Before the first step").waitFor();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("lens"))
+                .first()
                 .click();
         page.getByText("lay out").waitFor();
         take("bench-start");
@@ -226,7 +227,7 @@ public final class Shots {
             }
             page.getByText(where, new Page.GetByTextOptions().setExact(true)).waitFor(Window.GONE);
         }
-        page.keyboard().press("k");
+        page.keyboard().press("0");
         page.getByLabel("What was tried").fill("every buzzer answers, panel closed");
         window.click("failed");
         page.getByLabel("What was tried").press("Enter");
@@ -239,6 +240,7 @@ public final class Shots {
         page.navigate("/jobs/" + page.evaluate(WITH_PARTS));
         page.getByText("in all").waitFor();
         page.keyboard().press("n");
+        page.getByText("Else: type it").click();
         page.getByLabel("Component").fill("drive gear");
         page.getByLabel("What is wrong").fill("cracked");
         page.getByText("from elsewhere").click();

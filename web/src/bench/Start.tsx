@@ -10,7 +10,9 @@ import { Text } from '../parts/Fields';
 import { Caution } from '../parts/States';
 import { Aim } from './Aim';
 import { Counter } from './Counter';
+import { useBenchName } from './device';
 import { inAccount } from './heaps';
+import { LeftHalf } from './LeftHalf';
 import { NoteForm } from './NoteForm';
 import type { Bench, Presses } from './press';
 import { SeenTo } from './SeenTo';
@@ -18,16 +20,30 @@ import { Unfinished } from './Unfinished';
 
 type Rework = NonNullable<Schemas['StartSaid']['rework']>;
 
-/** Before the first step: where to, what is missing, why again; and nothing is opened before it is off and unplugged. */
-export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presses; busy: boolean }) {
+/** Before the first step: where to on the right; on the left what is missing, why again; and nothing is opened before it is off and unplugged. */
+export function Start({
+  bench,
+  press,
+  busy,
+  error,
+}: {
+  bench: Bench;
+  press: Presses;
+  busy: boolean;
+  error: unknown;
+}) {
   const [asked] = useSearchParams();
   const [aim, setAim] = useState<Schemas['AimSaid']>({ targets: asked.getAll('to').map(Number) });
   const [missing, setMissing] = useState<Schemas['MissingSaid'][]>([]);
   const [counting, setCounting] = useState(false);
   const [picked, setPicked] = useState<Rework>();
   // What just happened is the likeliest reason, until another is picked.
-  const rework = picked ?? (bench.stand.startsAgain ? bench.stand.likelyRework : undefined);
+  const [asking, setAsking] = useState(false);
+  const rework = picked ?? (bench.stand.startsAgain && !asking ? bench.stand.likelyRework : undefined);
+  // One thing at a time has the digits: why it is opened again, then where to.
+  const why = bench.stand.startsAgain && rework === undefined;
   const [words, setWords] = useState('');
+  const here = useBenchName();
   const [noting, setNoting] = useState(false);
   const [checking, setChecking] = useState(false);
   const first = bench.way.steps.filter((step) => step.needs.length === 0);
@@ -39,7 +55,14 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
     ready &&
     press({
       act: 'start',
-      said: { ...aim, off: true, missing: missing.filter((one) => one.count > 0), rework, words },
+      said: {
+        ...aim,
+        off: true,
+        missing: missing.filter((one) => one.count > 0),
+        rework,
+        words,
+        bench: here || undefined,
+      },
     });
   const reasons = Object.entries(floor.Rework) as [Rework, string][];
   useKeys([
@@ -56,10 +79,19 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
       key: String(n + 1),
       label: `Again, because ${label}`,
       act: () => setPicked(reason),
-      off: !bench.stand.startsAgain,
+      off: !why,
     })),
+    {
+      key: 'R',
+      label: 'Another reason',
+      act: () => {
+        setPicked(undefined);
+        setAsking(true);
+      },
+      off: !bench.stand.startsAgain || why,
+    },
   ]);
-  return (
+  const left = (
     <>
       <chakra.h1 fontSize="3xl" lineHeight={1.18}>
         {bench.stand.startsAgain ? 'Opened again: why?' : 'Before the first step'}
@@ -71,7 +103,7 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
               key={reason}
               look={rework === reason ? 'benchMain' : 'bench'}
               minH="44px"
-              keyName={String(n + 1)}
+              keyName={why ? String(n + 1) : undefined}
               aria-pressed={rework === reason}
               onClick={() => setPicked(reason)}
             >
@@ -113,9 +145,7 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
           {words}
         </Caution>
       ))}
-      {bench.way.steps.length > 0 ? (
-        <Aim bench={bench} aim={aim} set={setAim} />
-      ) : (
+      {bench.way.steps.length === 0 && (
         <Box fontSize="lg">
           No notes for this one yet. Take it apart: each thing that comes off is entered with one key and a
           count, and becomes the notes.
@@ -143,23 +173,35 @@ export function StartPanel({ bench, press, busy }: { bench: Bench; press: Presse
         <Act look="benchMain" minH="62px" fontSize="xl" keyName="Space" disabled={!ready} onClick={begin}>
           It is off and unplugged: begin
         </Act>
-        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="9px">
+        <Box display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="9px">
           {first.length > 0 && (
-            <Act look="bench" minH="48px" keyName="M" onClick={() => setCounting(!counting)}>
-              {counting ? 'Counted' : 'Count what is missing'}
+            <Act look="bench" minH="56px" keyName="M" onClick={() => setCounting(!counting)}>
+              {counting ? 'Counted' : 'Missing'}
             </Act>
           )}
           {!bench.stand.opened && !checking && (
-            <Act look="bench" minH="48px" keyName="K" onClick={() => setChecking(true)}>
-              Check as it came
+            <Act look="bench" minH="56px" keyName="K" onClick={() => setChecking(true)}>
+              Try it
             </Act>
           )}
           {!noting && (
-            <Act look="bench" minH="48px" keyName="J" onClick={() => setNoting(true)}>
-              Note or photo
+            <Act look="bench" minH="56px" keyName="J" onClick={() => setNoting(true)}>
+              Note, photo
             </Act>
           )}
         </Box>
+      </Box>
+    </>
+  );
+  return (
+    <>
+      <LeftHalf bench={bench} position="CLOSED" error={error}>
+        {left}
+      </LeftHalf>
+      <Box p="18px 24px" overflowY="auto" maxH={{ lg: 'calc(100vh - 128px)' }}>
+        {bench.way.steps.length > 0 && (
+          <Aim bench={bench} aim={aim} set={setAim} digits={!why && !noting && !checking} />
+        )}
       </Box>
     </>
   );

@@ -67,7 +67,7 @@ public class DiagnosisService {
      * What the rest of the answer stands on.
      *
      * @param faults all of them; the odds tell the likeliest
-     * @param components by name in lower case, how likely anything is wrong with it
+     * @param components by name in lower case, how likely anything is wrong with it; of a unit at the counter none
      * @param found faults that were found on this stay, whatever became of them
      */
     public record Judged(
@@ -89,7 +89,7 @@ public class DiagnosisService {
                 Map.of(),
                 unit,
                 now);
-        return judge(asked, names.faultsOf(asked.where().model()));
+        return judge(asked, names.faultsOf(asked.where().model()), false);
     }
 
     /**
@@ -107,7 +107,7 @@ public class DiagnosisService {
         if (kept.size() >= MOST_KEPT) {
             kept.clear();
         }
-        Judged judged = judge(asked, own);
+        Judged judged = judge(asked, own, true);
         kept.put(job.id(), new Kept(asked, version, own, judged));
         return judged;
     }
@@ -169,8 +169,8 @@ public class DiagnosisService {
                         .toList());
     }
 
-    /** @param own faults that the model's own words name */
-    private Judged judge(Asked said, List<BookStore.KnownFault> own) {
+    /** @param own faults that the model's own words name @param components whether they are asked for: nobody goes anywhere at the counter */
+    private Judged judge(Asked said, List<BookStore.KnownFault> own, boolean components) {
         Names called = book.read((closed, names) -> names);
         long model = said.where().model();
         Asked asked = said.called(called);
@@ -203,7 +203,14 @@ public class DiagnosisService {
                 diagnosis.trusted(),
                 diagnosis.outside(),
                 next(asked, now, ids));
-        return new Judged(odds, faults, now.byComponent(), diagnosis, asked.done(), learned.work(), learned.success());
+        return new Judged(
+                odds,
+                faults,
+                components ? now.byComponent() : Map.of(),
+                diagnosis,
+                asked.done(),
+                learned.work(),
+                learned.success());
     }
 
     /** A component by the name that the model has for it. */

@@ -45,12 +45,10 @@ public record Diagnosis(
         Rates rates = weighed.rates();
         Odds odds = weighed.odds();
         Drawn.Range[] ranges = Drawn.ranges(weighed);
-        double[] byFault = weighed.network()
-                .byFault(
-                        rates,
-                        odds.faults().stream()
-                                .mapToDouble(Odds.FaultOdds::probability)
-                                .toArray());
+        double[] byFault = weighed.each()
+                .of(odds.faults().stream()
+                        .mapToDouble(Odds.FaultOdds::probability)
+                        .toArray());
         Map<String, Rates.Rated> byWords = rates.byWords();
         List<Likely> faults = IntStream.range(0, byFault.length)
                 .mapToObj(at -> likely(rates.faults().get(at), byFault[at], ranges[at]))

@@ -27,6 +27,8 @@ final class Drawn {
     private final Rates rates;
     private final LikelySets sets;
     private final double[] matters;
+    /** Of each fault of the model, what is known of its rate; null of a group. */
+    private final Rates.Rated[] rateds;
     /** Of what is there, whether it is a word that was told: what a look or a reading shows is not learned. */
     private final boolean[] word;
 
@@ -37,6 +39,10 @@ final class Drawn {
         this.rates = now.rates();
         this.sets = now.sets();
         this.matters = sets.marginals(sets.shares());
+        Map<String, Rates.Rated> byWords = rates.byWords();
+        this.rateds = now.network().model().faults().stream()
+                .map(fault -> byWords.get(fault.id()))
+                .toArray(Rates.Rated[]::new);
         List<String> there = List.copyOf(now.network().present());
         this.word = new boolean[there.size()];
         for (int at = 0; at < word.length; at++) {
@@ -79,10 +85,8 @@ final class Drawn {
         for (int symptom = 0; symptom < spared.length; symptom++) {
             spared[symptom] = seen.presentBy()[symptom].clone();
         }
-        Map<String, Rates.Rated> byWords = rates.byWords();
         for (int at = 0; at < matters.length; at++) {
-            Rates.Rated rated =
-                    byWords.get(now.network().model().faults().get(at).id());
+            Rates.Rated rated = rateds[at];
             if (rated == null || matters[at] < MATTERS) {
                 continue;
             }

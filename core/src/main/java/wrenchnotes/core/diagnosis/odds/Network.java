@@ -1,7 +1,6 @@
 package wrenchnotes.core.diagnosis.odds;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -115,23 +114,6 @@ public record Network(FaultModel model, Set<String> present, Set<String> absent)
             away *= 1 - strengths.getOrDefault(fault, 0.0);
         }
         return 1 - away;
-    }
-
-    /** How likely each fault of the rates is, by itself or with others that it comes with. @param marginals in the order of the model */
-    double[] byFault(Rates rates, double[] marginals) {
-        Map<String, Double> byId = new HashMap<>();
-        for (int at = 0; at < marginals.length; at++) {
-            byId.put(model.faults().get(at).id(), marginals[at]);
-        }
-        return rates.faults().stream()
-                .mapToDouble(rated -> Math.min(
-                        1,
-                        byId.get(rated.fault().words())
-                                + rates.groups().stream()
-                                        .filter(group -> group.faults().contains(rated.fault()))
-                                        .mapToDouble(group -> byId.get(group.id()))
-                                        .sum()))
-                .toArray();
     }
 
     private static final class Building {

@@ -12,8 +12,9 @@ import wrenchnotes.core.unit.Invalid;
  * @param known of the unit now
  * @param rates with whatever else is suspected, see {@link Suspects}
  * @param sets the likeliest sets of faults
+ * @param each fault of the rates among those of the network
  */
-public record Weighed(Known known, Rates rates, Network network, Odds odds, LikelySets sets) {
+public record Weighed(Known known, Rates rates, Network network, Odds odds, LikelySets sets, ByFault each) {
 
     /**
      * @param history what closed jobs say; what they do not know and the bench speaks of is joined
@@ -23,7 +24,7 @@ public record Weighed(Known known, Rates rates, Network network, Odds odds, Like
         Rates rates = Suspects.beside(history, known);
         Network network = Network.of(rates, known);
         Odds.WithSets weighed = Odds.of(network.model(), network.evidence());
-        return new Weighed(known, rates, network, weighed.odds(), weighed.sets());
+        return new Weighed(known, rates, network, weighed.odds(), weighed.sets(), new ByFault(network.model(), rates));
     }
 
     /** By name, how likely anything is wrong with a component: less than its faults together where two may come at once. */
@@ -40,6 +41,6 @@ public record Weighed(Known known, Rates rates, Network network, Odds odds, Like
 
     /** How likely each fault of the rates is. @param of these sets or others of the same network @param weights of each set, instead of its share */
     public double[] byFault(LikelySets of, double[] weights) {
-        return network.byFault(rates, of.marginals(weights));
+        return each.of(of.marginals(weights));
     }
 }

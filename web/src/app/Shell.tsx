@@ -1,6 +1,6 @@
 import { Box, chakra, Dialog, Portal } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
@@ -15,7 +15,9 @@ import { Finder } from './Finder';
 import { singleKeys, useKeys, useListedKeys } from './keys';
 import { LIGHTS, light } from './light';
 import { wasUpgraded } from './upgraded';
-import { WhoIsAtWork } from './WhoIsAtWork';
+
+/** Forms are loaded when one is needed. */
+const WhoIsAtWork = lazy(() => import('./WhoIsAtWork'));
 
 const ROOMS = [
   ['/rack', 'Rack'],
@@ -171,7 +173,11 @@ function Who({ person, dark, help }: { person: Schemas['SignedIn']; dark: boolea
       <Act look="quiet" {...look} aria-label="Somebody else is at work" onClick={() => setChanging(true)}>
         Change
       </Act>
-      {changing && <WhoIsAtWork now={person.name} close={() => setChanging(false)} />}
+      {changing && (
+        <Suspense>
+          <WhoIsAtWork now={person.name} close={() => setChanging(false)} />
+        </Suspense>
+      )}
       <Act look="quiet" {...look} onClick={() => out.mutate()}>
         Sign out
       </Act>

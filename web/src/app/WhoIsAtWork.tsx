@@ -13,7 +13,7 @@ import { Loaded } from '../parts/States';
 const entry = z.object({ name: z.string(), password: z.string().min(1, 'The password is missing') });
 
 /** Somebody else takes over at this device, on the screen that is open: a name and a password. */
-export function WhoIsAtWork({ now, close }: { now: string; close: () => void }) {
+export default function WhoIsAtWork({ now, close }: { now: string; close: () => void }) {
   const people = useQuery({ queryKey: answers.people(), queryFn: () => answer(api.GET('/api/people')) });
   const [name, setName] = useState<string>();
   return (

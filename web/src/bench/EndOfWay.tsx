@@ -30,6 +30,17 @@ export function EndOfWay({
   if (bench.stand.closed && again) {
     return <Closed bench={bench} press={press} busy={busy} again={again} />;
   }
+  if (way === 'OUT' && unsent > 0) {
+    // What is in the way of closing only the shop knows: nothing older is shown in its place.
+    return (
+      <Box role="status">
+        <chakra.h1 fontSize="3xl">Back, as pressed</chakra.h1>
+        <Box fontSize="lg">
+          What still stands in the way of closing is told once the shop has heard of it.
+        </Box>
+      </Box>
+    );
+  }
   if (way === 'OUT') {
     return <GatePanel bench={bench} press={press} busy={busy} />;
   }

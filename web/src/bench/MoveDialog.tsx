@@ -10,6 +10,7 @@ import { Trouble } from '../parts/States';
 import { Counter } from './Counter';
 import { FromDrawer } from './FromDrawer';
 import { type Account, inAccount } from './heaps';
+import { ReasonChips } from './ReasonChips';
 
 export type Pointed = { thing: Schemas['ThingView']; from: Account };
 
@@ -61,6 +62,9 @@ function Where({ job, thing, from, close, move, busy, error }: Props & Pointed) 
               most={there}
               set={(n) => form.put('count', Math.max(1, n))}
             />
+          )}
+          {offered.some((one) => one.wantsReason) && (
+            <ReasonChips picked={reason} pick={(words) => form.put('reason', words)} />
           )}
           <TextIn of={form} at="reason" label="Why (must be said when it is left out)" />
           <FromDrawer

@@ -9,6 +9,7 @@ import { Act } from '../parts/Buttons';
 import { Counter } from './Counter';
 import { FromDrawer } from './FromDrawer';
 import { type Account, inAccount, OWED } from './heaps';
+import { ReasonChips } from './ReasonChips';
 
 type Settled = Schemas['ThingOut'];
 
@@ -135,7 +136,13 @@ export function NotAllBack({
               />
             )}
             {one.leftOut + (one.forNow ?? 0) > 0 && (
-              <TextIn of={form} at={`settled.${n}.reason`} label="Why is it left out" compact />
+              <>
+                <ReasonChips
+                  picked={form.value.settled[n]?.reason ?? ''}
+                  pick={(words) => form.put(`settled.${n}.reason`, words)}
+                />
+                <TextIn of={form} at={`settled.${n}.reason`} label="Why is it left out" compact />
+              </>
             )}
           </Box>
         );

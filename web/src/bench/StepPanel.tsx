@@ -161,7 +161,13 @@ function Running(props: Props) {
             off: busy || under.length + ends.length > 0,
           }
         : closable
-          ? { key: 'C', also: 'Space', words: 'Close up', act: () => press({ act: 'close' }), off: busy }
+          ? {
+              key: 'C',
+              also: 'Space',
+              words: 'Close up',
+              act: () => press({ act: 'close' }),
+              off: busy || props.unsent > 0,
+            }
           : way === 'IN' && canTurn
             ? { key: 'Space', words: 'Turn round: way out', act: () => turn('OUT'), off: busy || choosing }
             : undefined;

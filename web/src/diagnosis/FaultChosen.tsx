@@ -70,6 +70,7 @@ export function FaultChosen({
   useKeys(
     [
       ...choices.map((one, n): Key => ({ key: String(n + 1), label: one.words, act: one.act, off: one.off })),
+      { key: '9', label: 'It is good after all', act: () => good?.(), off: !good || remedy !== undefined },
       { key: '0', label: other.words, act: other.act },
       { key: 'Escape', label: 'Back', act: leave },
     ].map((one) => ({ ...one, off: one.off || off })),
@@ -107,7 +108,7 @@ export function FaultChosen({
         </Act>
       </Box>
       {!remedy && good && (
-        <Act look={look} minH="56px" disabled={off} onClick={good}>
+        <Act look={look} minH="56px" keyName="9" disabled={off} onClick={good}>
           It is good after all
         </Act>
       )}

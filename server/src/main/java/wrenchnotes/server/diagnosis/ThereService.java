@@ -33,8 +33,8 @@ public class ThereService {
     private static final int FAULTS = 8;
 
     private static final int PARTS = 4;
-    /** As many as there are digits. */
-    private static final int WORDS = 9;
+    /** As many as there are digits, but for the one that says it is good. */
+    private static final int WORDS = 8;
 
     private static final int PLACES = 8;
     private final DiagnosisService diagnosis;

@@ -47,7 +47,8 @@ class ShopFloorIT {
             }
         });
         window.saysItIsSafe();
-        page.keyboard().press("Space");
+        page.waitForResponse(answer -> answer.url().contains("/bench/steps/") && answer.ok(), () -> page.keyboard()
+                .press("Space"));
         window.says("Steps in: " + (before + 1));
         assertThat(lost[0]).isTrue();
         assertThat(stepsIn(reader, job)).isEqualTo(before + 1);

@@ -94,7 +94,8 @@ export function moreKeys({
       words: 'count, measure',
       act: () => setForm('known'),
       off: false,
-      small: true,
+      // What nobody knows yet is worth a large target.
+      small: !open,
     },
     opened && { key: 'E', words: 'open ends', act: () => setForm('ends'), off: false, small: true },
     bench.way.steps.length > 0 && {

@@ -1,4 +1,5 @@
 import { Problem } from '../api/problem';
+import { mustBeAnswered } from './asPressed';
 import type { Bench, Press } from './press';
 
 /** A press that the server has not answered yet. @property version of the bench that it went out with: sent again it must be the same */
@@ -12,6 +13,10 @@ export type Waiting = {
   stuck?: Problem;
   /** what the server said to the first of them: it and those behind it wait for a word */
   refused?: Problem;
+  /** counts up whenever what is before the bench becomes another thing by one of them: in the same breath as they change, since a render between would be a third bench */
+  turns: number;
+  /** the last answer, until the screen has heard of it: what was answered must not be missing for a moment */
+  answered?: Bench;
 };
 
 /** Where presses are kept over a reload. */
@@ -40,6 +45,8 @@ export class PressQueue {
   private stuck?: Problem;
   private refused?: Problem;
   private sending = false;
+  private turns = 0;
+  private answered?: Bench;
   private version = -1;
   private readonly waiters = new Map<string, (through: boolean) => void>();
   private readonly listeners = new Set<() => void>();
@@ -47,7 +54,7 @@ export class PressQueue {
 
   constructor(private readonly ways: Ways) {
     this.made = ways.shelf.load();
-    this.shown = { made: this.made };
+    this.shown = { made: this.made, turns: 0 };
   }
 
   now = (): Waiting => this.shown;
@@ -60,12 +67,17 @@ export class PressQueue {
   /** The server's bench as it was seen last; what was kept over a reload goes on from it. */
   seen(version: number) {
     this.version = Math.max(this.version, version);
+    if (this.answered && version >= this.answered.version) {
+      this.answered = undefined;
+      this.show();
+    }
     this.go();
   }
 
   /** Whether it went through is known when the server has answered. */
   press(press: Press): Promise<boolean> {
     const id = this.ways.newId();
+    this.turns += mustBeAnswered(press) ? 0 : 1;
     this.change([...this.made, { id, press }]);
     const went = new Promise<boolean>((resolve) => this.waiters.set(id, resolve));
     this.go();
@@ -98,7 +110,13 @@ export class PressQueue {
   }
 
   private show() {
-    this.shown = { made: this.made, stuck: this.stuck, refused: this.refused };
+    this.shown = {
+      made: this.made,
+      stuck: this.stuck,
+      refused: this.refused,
+      turns: this.turns,
+      answered: this.answered,
+    };
     for (const listener of this.listeners) {
       listener();
     }
@@ -119,6 +137,8 @@ export class PressQueue {
         this.sending = false;
         this.stuck = undefined;
         this.version = bench.version;
+        this.turns += mustBeAnswered(first.press) ? 1 : 0;
+        this.answered = bench;
         this.change(this.made.slice(1));
         this.settle(first, true);
         this.ways.answered(bench);

@@ -80,9 +80,8 @@ export function usePresses(bench: Bench, done: () => void) {
   const who = useSession().data?.person?.id ?? 0;
   const at = place(who, job);
   const queue = queueAt(who, job, client);
-  const { made, stuck, refused } = useSyncExternalStore(queue.subscribe, queue.now);
+  const { made, stuck, refused, turns, answered } = useSyncExternalStore(queue.subscribe, queue.now);
   const [error, setError] = useState<unknown>();
-  const [turns, setTurns] = useState(0);
 
   useEffect(() => {
     told.set(at, setError);
@@ -90,7 +89,7 @@ export function usePresses(bench: Bench, done: () => void) {
       told.delete(at);
     };
   }, [at]);
-  useEffect(() => queue.seen(bench.version), [queue, bench.version]);
+  useEffect(() => queue.seen(bench.version), [queue, bench]);
   useEffect(() => {
     if (stuck?.isOfTheShop) {
       client.invalidateQueries({ queryKey: answers.keeping('wrong') });
@@ -103,15 +102,8 @@ export function usePresses(bench: Bench, done: () => void) {
         return Promise.resolve(false);
       }
       setError(undefined);
-      const goesOn = !mustBeAnswered(one);
-      if (goesOn) {
-        setTurns((before) => before + 1);
-      }
       return queue.press(one).then((through) => {
         if (through) {
-          if (!goesOn) {
-            setTurns((before) => before + 1);
-          }
           done();
         }
         return through;
@@ -120,8 +112,8 @@ export function usePresses(bench: Bench, done: () => void) {
     [queue, done],
   );
   const shown = useMemo(
-    () => asPressed(bench, refused ? [] : made.map((one) => one.press)),
-    [bench, made, refused],
+    () => asPressed(answered ?? bench, refused ? [] : made.map((one) => one.press)),
+    [bench, answered, made, refused],
   );
   return {
     /** the bench as it was pressed */

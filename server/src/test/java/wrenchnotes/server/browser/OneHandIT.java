@@ -202,6 +202,7 @@ class OneHandIT {
             other.says("It lies at bench 1", "3 fasteners");
             other.assertAccessible();
             other.page().keyboard().press("o");
+            other.page().getByText("It lies at bench 1").waitFor(Window.GONE);
             other.says("IN · STEP 2 OF 3");
             // Whoever still has it on the first screen is told, and has done nothing to it.
             page.keyboard().press("Space");

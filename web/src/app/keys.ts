@@ -1,4 +1,4 @@
-import { useEffect, useRef, useSyncExternalStore } from 'react';
+import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import { watchForScans } from './scans';
 
 /** One key and what it does on the screen that is open. */
@@ -87,7 +87,8 @@ window.addEventListener('keydown', pressed);
 export function useKeys(keys: Key[]) {
   const screen = useRef<{ keys: Key[] }>({ keys });
   screen.current.keys = keys;
-  useEffect(() => {
+  // In the same breath as they are drawn: what stands on a button is what its key does, however busy the machine is.
+  useLayoutEffect(() => {
     const own = screen.current;
     screens.add(own);
     renew();
@@ -97,7 +98,7 @@ export function useKeys(keys: Key[]) {
     };
   }, []);
   // What a key does changes with every render; who listens to the list does not.
-  useEffect(renew);
+  useLayoutEffect(renew);
 }
 
 export function useListedKeys(): Key[] {

@@ -109,10 +109,12 @@ function Running(props: Props) {
     (step?.things.some((thing) => OWED.some((account) => inAccount(thing, account) > 0)) ?? false);
   // Nothing else is looked at before it is marked: this comes before the words of the step.
   const marking = before?.what === 'MARK' ? before.adjusted : undefined;
-  const [form, setForm] = useState<Form | undefined>(owed && !before ? 'otherwise' : undefined);
+  const [picked, setForm] = useState<Form | 'none'>();
+  const asked = owed && !before && props.unsent === 0 ? 'otherwise' : undefined;
+  const form = picked === 'none' ? undefined : (picked ?? asked);
   const [sure, setSure] = useState<string[]>([]);
   const [choosing, setChoosing] = useState(false);
-  const leave = () => setForm(undefined);
+  const leave = () => setForm('none');
   const there = (thing: Schemas['ThingView']) => (way === 'IN' ? comesOff(thing) : inAccount(thing, 'TRAY'));
   const named =
     way === 'OUT' ? (step?.things.filter((one) => one.kind !== 'FASTENER' && there(one) > 0) ?? []) : [];

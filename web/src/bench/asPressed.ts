@@ -8,7 +8,10 @@ type Coming = Schemas['Coming'];
 
 /** What the server has to answer before anything else can be pressed: it decides what the bench looks like then. */
 export function mustBeAnswered(press: Press): boolean {
-  return !GOES_ON.includes(press.act);
+  // What did not go as the notes say has consequences that only the core knows.
+  const otherwise =
+    (press.act === 'in' && press.said.found.length > 0) || (press.act === 'out' && press.settled.length > 0);
+  return otherwise || !GOES_ON.includes(press.act);
 }
 
 const GOES_ON: Press['act'][] = ['in', 'out', 'heed', 'mark', 'note', 'finding', 'told', 'looked'];

@@ -38,10 +38,9 @@ export function Start({
   const [counting, setCounting] = useState(false);
   const [picked, setPicked] = useState<Rework>();
   // What just happened is the likeliest reason, until another is picked.
-  const [asking, setAsking] = useState(false);
-  const rework = picked ?? (bench.stand.startsAgain && !asking ? bench.stand.likelyRework : undefined);
+  const rework = picked ?? (bench.stand.startsAgain ? bench.stand.likelyRework : undefined);
   // One thing at a time has the digits: why it is opened again, then where to.
-  const why = bench.stand.startsAgain && rework === undefined;
+  const why = bench.stand.startsAgain && picked === undefined;
   const [words, setWords] = useState('');
   const here = useBenchName();
   const [noting, setNoting] = useState(false);
@@ -84,10 +83,7 @@ export function Start({
     {
       key: 'R',
       label: 'Another reason',
-      act: () => {
-        setPicked(undefined);
-        setAsking(true);
-      },
+      act: () => setPicked(undefined),
       off: !bench.stand.startsAgain || why,
     },
   ]);

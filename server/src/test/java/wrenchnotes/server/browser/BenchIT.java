@@ -54,7 +54,7 @@ class BenchIT {
             @Override
             public void act(String key, String button) {
                 // What is seldom needed is folded; its key works all the same.
-                if (named(button).count() > 0) {
+                if (!button.equals("which screw?")) {
                     PlaywrightAssertions.assertThat(named(button).first()).isEnabled();
                 }
                 page.keyboard().press(key);

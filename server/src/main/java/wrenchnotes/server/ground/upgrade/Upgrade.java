@@ -1,6 +1,7 @@
 package wrenchnotes.server.ground.upgrade;
 
 import java.nio.file.Path;
+import java.util.List;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
@@ -17,10 +18,18 @@ public final class Upgrade {
 
     private static final Logger LOG = LoggerFactory.getLogger(Upgrade.class);
 
-    /** V8 was edited between two commits; shops that were made by the first lack indexes that V9 makes. */
-    private static final int FIRST_V8 = 792166021;
+    /** A script that was edited between two commits: shops that were made by the first open too. */
+    private record Edited(String version, int then, int now) {}
 
-    private static final int V8 = 1959162236;
+    /**
+     * V8 first lacked indexes that V9 makes. What V20 first had of its own stands in V21 and V24 now, so that whoever has run all of them has the same tables
+     * either way.
+     */
+    private static final List<Edited> EDITED = List.of(
+            new Edited("8", 792166021, 1959162236),
+            new Edited("20", -1501376059, 916174635),
+            new Edited("21", -848282546, -2071718215),
+            new Edited("24", 1154112806, 1277569849));
 
     private Upgrade() {}
 
@@ -100,10 +109,13 @@ public final class Upgrade {
     }
 
     private static void prepare(JdbcClient jdbc) {
-        jdbc.sql("UPDATE flyway_schema_history SET checksum = :now WHERE version = '8' AND checksum = :first")
-                .param("now", V8)
-                .param("first", FIRST_V8)
-                .update();
+        for (Edited one : EDITED) {
+            jdbc.sql("UPDATE flyway_schema_history SET checksum = :now WHERE version = :version AND checksum = :then")
+                    .param("now", one.now())
+                    .param("version", one.version())
+                    .param("then", one.then())
+                    .update();
+        }
         // Each migration undoes itself if it fails: what is on record as failed is simply still to be done.
         jdbc.sql("DELETE FROM flyway_schema_history WHERE success = 0").update();
     }

@@ -54,6 +54,7 @@ export class PressQueue {
 
   constructor(private readonly ways: Ways) {
     this.made = ways.shelf.load();
+    ways.shelf.save(this.made);
     this.shown = { made: this.made, turns: 0 };
   }
 

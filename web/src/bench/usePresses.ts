@@ -16,6 +16,14 @@ const queues = new Map<string, PressQueue>();
 /** Who is told of what the bench on the screen was refused. */
 const told = new Map<string, (problem: unknown) => void>();
 
+/** The one press that an earlier version of this page may have left: it goes through first. */
+function beforeQueues(who: number, job: number): Made[] {
+  const place = `wn.press.${who}.${job}`;
+  const left = localStorage.getItem(place);
+  localStorage.removeItem(place);
+  return left ? [JSON.parse(left) as Made] : [];
+}
+
 function queueAt(who: number, job: number, client: QueryClient): PressQueue {
   const at = place(who, job);
   const known = queues.get(at);
@@ -24,7 +32,7 @@ function queueAt(who: number, job: number, client: QueryClient): PressQueue {
   }
   const made = new PressQueue({
     shelf: {
-      load: () => JSON.parse(localStorage.getItem(at) ?? '[]') as Made[],
+      load: () => [...beforeQueues(who, job), ...(JSON.parse(localStorage.getItem(at) ?? '[]') as Made[])],
       save: (presses) =>
         presses.length > 0 ? localStorage.setItem(at, JSON.stringify(presses)) : localStorage.removeItem(at),
     },

@@ -46,6 +46,15 @@ public final class KeptBackups {
         return List.copyOf(kept);
     }
 
+    /**
+     * The day on which a backup is thrown away at the latest, if one is made every month: twelve months that have one have come after it.
+     *
+     * @param zone in which the shop's days begin
+     */
+    public static LocalDate lastDay(Instant made, ZoneId zone) {
+        return YearMonth.from(made.atZone(zone)).plusMonths(MONTHS).atDay(1);
+    }
+
     private static <T extends Comparable<? super T>> void keep(
             Set<Instant> kept, Collection<Instant> made, int most, Function<Instant, T> span) {
         Map<T, Instant> last = new HashMap<>();

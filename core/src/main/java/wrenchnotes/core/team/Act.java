@@ -27,9 +27,12 @@ public enum Act implements Spoken {
     /** A bench only of a model that it knows: {@code NotesRight} in the server asks for closed jobs. */
     NOTES("change the notes without a proposal", Role.BENCH),
     ASK("have something computed", Role.COUNTER, Role.BENCH),
+    SIGN_INS("choose their own password and end their own sign-ins", Role.COUNTER, Role.BENCH),
     IMPORT("read notes and past jobs from files"),
     PRICES("set prices"),
     PEOPLE("add people and say what they do"),
+    TRUST("see who came in, read the whole journal and let scripts in"),
+    FORGET("read all that is kept of an owner, and take their name out"),
     SETTINGS("set up the shop, its rack and its devices"),
     BACK_UP("make backups"),
     OVERRULE("end a wait before its time, say that a unit was off before, and do what is for a lead alone"),

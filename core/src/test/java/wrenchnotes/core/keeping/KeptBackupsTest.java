@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -21,6 +22,9 @@ class KeptBackupsTest {
         for (int night = 0; night < 400; night++) {
             there.add(FRIDAY.plus(Duration.ofDays(night)));
             there = new ArrayList<>(KeptBackups.of(there, ZoneOffset.UTC));
+            LocalDate today = LocalDate.ofInstant(FRIDAY.plus(Duration.ofDays(night)), ZoneOffset.UTC);
+            assertThat(there).allSatisfy(kept -> assertThat(KeptBackups.lastDay(kept, ZoneOffset.UTC))
+                    .isAfter(today));
         }
         Instant last = FRIDAY.plus(Duration.ofDays(399));
         assertThat(last).isEqualTo("2027-04-09T02:30:00Z");

@@ -24,6 +24,18 @@ class ValuesTest {
         }
     }
 
+    /** What turns the direction of writing (Unicode Standard Annex #9, 2.1 to 2.6) makes one name look like another. */
+    @Test
+    void aNameHoldsNothingThatNobodySees() {
+        for (String unseen : List.of("be\u202Elt", "be\u0000lt", "be\nlt", "\u2066belt\u2069", "be\u200Flt")) {
+            assertThatThrownBy(() -> Checked.text("name", unseen, 60))
+                    .isInstanceOf(Invalid.class)
+                    .hasMessageContaining("U+");
+        }
+        assertThat(Checked.text("name", " Ünïcödé belt 32 × 0.8 😀 ", 60)).isEqualTo("Ünïcödé belt 32 × 0.8 😀");
+        assertThat(Checked.text("remark", "two\nlines", 500)).isEqualTo("two\nlines");
+    }
+
     @Test
     void stockNeverGoesBelowNothing() {
         Stock stock = new Stock("belt", 3, 1000);

@@ -11,7 +11,7 @@ JAVA_SOURCES := $(shell find core/src/main server/src/main -type f) pom.xml core
 WEB_SOURCES := $(shell find web/src web/public -type f ! -name schema.d.ts) web/index.html web/package.json \
 	web/vite.config.ts web/tsconfig.json
 
-.PHONY: demo run test unit bench mutants kills shots types format lint browser clean
+.PHONY: demo run test unit bench siege mutants kills shots types format lint browser clean
 
 demo: .run/built ## start with the demo shop at http://localhost:8080
 	@tools/start --wrenchnotes.demo=true --wrenchnotes.data=data/demo --server.port=$(PORT)
@@ -35,6 +35,9 @@ bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, 
 
 kills: $(STAMPS)/web ## a hundred kills in bursts of writes: nothing acknowledged is lost
 	$(MVN) verify -Dtest=None -Dsurefire.failIfNoSpecifiedTests=false -Dit.test=PowerCutIT -Dfailsafe.failIfNoSpecifiedTests=false -Dkills=100
+
+siege: $(STAMPS)/web $(ARCHIVE) ## attacks, on this machine only: 100,000 requests, slow senders, 1,000 kills of a writer, fifty benches; PART=fuzz, slow, kills or benches; REQUESTS=, MINUTES=
+	$(MVN) -q test-compile exec:exec@siege -Dsiege.part=$(PART) -Dsiege.requests=$(or $(REQUESTS),100000) -Dsiege.minutes=$(or $(MINUTES),10)
 
 mutants: ## how many faults put into the core its tests notice, by room; ROOM=bench: of one room
 	@mkdir -p core/target

@@ -15,12 +15,12 @@ import wrenchnotes.server.keeping.Commands;
 public class WrenchNotes {
 
     public static void main(String[] args) {
+        // The packaged application knows its beans from the build; run from an IDE it finds them as usual.
+        System.setProperty("spring.aot.enabled", Boolean.toString(builtAhead()));
         OptionalInt done = Commands.run(args);
         if (done.isPresent()) {
             System.exit(done.getAsInt());
         }
-        // The packaged application knows its beans from the build; run from an IDE it finds them as usual.
-        System.setProperty("spring.aot.enabled", Boolean.toString(builtAhead()));
         SpringApplication.run(WrenchNotes.class, args);
     }
 

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -16,6 +17,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Speaks to the API as the front end does: session cookie, CSRF token, If-Match, ids of its own. */
 public final class Client {
+
+    /** What the program would print at the start of an empty shop; tests set it. */
+    public static final String CODE = "7KQF-M2TD";
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -54,7 +58,7 @@ public final class Client {
     }
 
     public Client asFirstLead() {
-        Answer answer = post("/api/session/first", Map.of("name", "lead", "password", "first lead"));
+        Answer answer = post("/api/session/first", Map.of("name", "lead", "password", "first lead", "code", CODE));
         if (answer.status() != 200) {
             throw new IllegalStateException("Not the first: " + answer.body());
         }
@@ -96,6 +100,46 @@ public final class Client {
 
     public byte[] bytes(String path) {
         return bytes(request(path));
+    }
+
+    /** Of what may be no JSON. */
+    public int status(String path) {
+        try {
+            return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.discarding())
+                    .statusCode();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** What is said to whoever announces so many bytes, and has sent none of them yet. */
+    String announced(String path, long bytes) {
+        URI at = URI.create(url);
+        StringBuilder said = new StringBuilder("POST " + path + " HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n"
+                + "Content-Type: application/octet-stream\r\nContent-Length: " + bytes + "\r\nCookie: ");
+        cookies.getCookieStore().getCookies().forEach(cookie -> {
+            said.append(cookie.getName()).append('=').append(cookie.getValue()).append("; ");
+            if (cookie.getName().equals("XSRF-TOKEN")) {
+                said.insert(said.indexOf("Cookie: "), "X-XSRF-TOKEN: " + cookie.getValue() + "\r\n");
+            }
+        });
+        try (Socket socket = new Socket(at.getHost(), at.getPort())) {
+            socket.getOutputStream().write(said.append("\r\n\r\n").toString().getBytes(StandardCharsets.US_ASCII));
+            return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** What becomes of words of another kind than JSON. */
+    int status(String method, String path, String type, String words) {
+        return send(request(path)
+                        .setHeader("Content-Type", type)
+                        .method(method, HttpRequest.BodyPublishers.ofString(words)))
+                .status();
     }
 
     private byte[] bytes(HttpRequest.Builder request) {

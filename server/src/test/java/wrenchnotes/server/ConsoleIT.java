@@ -84,19 +84,24 @@ class ConsoleIT {
         assertOneSentence(java("restore", "nowhere", "--wrenchnotes.data=fresh"), "is no backup");
     }
 
+    /** The commands of docs/running.md, as they stand there. */
+    private List<String> manual() throws IOException {
+        List<String> commands = new ArrayList<>();
+        Matcher block = Pattern.compile("```\\n(java -jar wrench-notes\\.jar [^`]*)```")
+                .matcher(Files.readString(Path.of("../docs/running.md")));
+        while (block.find()) {
+            block.group(1).lines().forEach(commands::add);
+        }
+        assertThat(commands).hasSize(7);
+        Files.createSymbolicLink(work.resolve("wrench-notes.jar"), PackagedShop.JAR);
+        return commands;
+    }
+
     /** The blocks of docs/running.md that back up and restore, as they stand there, run by a shell. */
     @Test
     void theManualIsTrueCommandByCommand() throws Exception {
         Path shop = golden("shop");
-        String manual = Files.readString(Path.of("../docs/running.md"));
-        List<String> commands = new ArrayList<>();
-        Matcher block =
-                Pattern.compile("```\\n(java -jar wrench-notes\\.jar [^`]*)```").matcher(manual);
-        while (block.find()) {
-            block.group(1).lines().forEach(commands::add);
-        }
-        assertThat(commands).hasSize(3);
-        Files.createSymbolicLink(work.resolve("wrench-notes.jar"), PackagedShop.JAR);
+        List<String> commands = manual();
         try (PackagedShop running = PackagedShop.start(shop)) {
             Client client = new Client(running.url()).signedIn("lead", "first lead");
             client.post("/api/lots", java.util.Map.of("source", "just before the backup"));
@@ -146,5 +151,42 @@ class ConsoleIT {
         String bin = Path.of(System.getProperty("java.home"), "bin").toString();
         shell.environment().merge("PATH", bin, (path, java) -> java + ":" + path);
         return shell;
+    }
+
+    /** The whole shop goes out and comes in by two commands, and a lead without a password is put back by a third. */
+    @Test
+    void theWholeShopMovesAndALeadComesBack() throws Exception {
+        List<String> commands = manual();
+        golden("DIR");
+        Said out = run(shell(commands.get(4)));
+        assertThat(out.exit()).as(out.text()).isZero();
+        assertThat(work.resolve("FILE.zip")).exists();
+        Said in = run(shell(commands.get(5)));
+        assertThat(in.exit()).as(in.text()).isZero();
+        assertThat(in.text()).contains("rows into", "--reset-lead=NAME");
+        assertThat(run(shell(commands.get(5))).text()).contains("not empty");
+        assertThat(commands.get(6)).endsWith(" --reset-lead=NAME");
+        Path moved = work.resolve("EMPTY");
+        assertOneSentence(
+                java(
+                        "--wrenchnotes.data=" + moved,
+                        "--server.port=0",
+                        "--wrenchnotes.figures.port=0",
+                        "--reset-lead=nobody"),
+                "Nobody in this shop is called nobody");
+        assertOneSentence(java("export"), "Say which file");
+        try (PackagedShop shop = PackagedShop.start(moved, "--reset-lead=lead")) {
+            Client stranger = new Client(shop.url());
+            assertThat(stranger.post("/api/session", Client.body("name", "lead", "password", "first lead"))
+                            .status())
+                    .as("passwords are in no archive")
+                    .isEqualTo(401);
+            Matcher printed = Pattern.compile("chosen: (\\S+)").matcher(PackagedShop.log(moved));
+            assertThat(printed.find()).as(PackagedShop.log(moved)).isTrue();
+            Client lead = new Client(shop.url()).signedIn("lead", printed.group(1));
+            assertThat(lead.get("/api/rack").status()).isEqualTo(200);
+            assertThat(lead.get("/api/journal?kind=person").body().toString())
+                    .contains("is made a lead where the program runs");
+        }
     }
 }

@@ -99,6 +99,21 @@ class ExchangeTest {
         assertThat(first.get("itemListElement").get(0).get("text").asString()).contains("Unplug");
     }
 
+    /** CommonMark 0.31.2, 2.4: what is escaped by a backslash is itself. */
+    @Test
+    void wordsOfTheNotesAreWordsInTheMarkdown() {
+        String file = client.text("/api/revisions/2/export.json")
+                .replaceFirst("\"Q2\"", "\"Q8\"")
+                .replaceFirst("\"title\" : \"[^\"]*\"", "\"title\" : \"<b>Lid</b> [a](b) *off*\"");
+        long revision = client.post("/api/import/teardown", file)
+                .body()
+                .get("revisionId")
+                .asLong();
+        assertThat(client.text("/api/revisions/" + revision + "/export.md"))
+                .contains("\\<b\\>Lid\\</b\\> \\[a\\](b) \\*off\\*")
+                .doesNotContain("<b>");
+    }
+
     @Test
     void peopleCanReadTheMarkdown() {
         assertThat(client.text("/api/revisions/2/export.md"))

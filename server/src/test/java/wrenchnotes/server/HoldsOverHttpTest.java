@@ -28,8 +28,8 @@ class HoldsOverHttpTest {
     @BeforeAll
     static void aLeadAndABench() {
         client = SHOP.client().asFirstLead();
-        client.post("/api/people", body("name", "wren", "password", "quay", "roles", List.of("BENCH")));
-        bench = SHOP.client().signedIn("wren", "quay");
+        client.post("/api/people", body("name", "wren", "password", "quay lantern", "roles", List.of("BENCH")));
+        bench = SHOP.client().signedIn("wren", "quay lantern");
     }
 
     @BeforeEach

@@ -51,7 +51,9 @@ class HostileInputTest {
         assertThat(wrong.status()).isEqualTo(401);
         Client.Answer nobody = stranger.post("/api/session", Map.of("name", "nobody", "password", "no"));
         assertThat(nobody.detail()).as("names cannot be tried out").isEqualTo(wrong.detail());
-        assertThat(stranger.post("/api/session/first", Map.of("name", "me", "password", "mine"))
+        assertThat(stranger.post(
+                                "/api/session/first",
+                                Map.of("name", "me", "password", "mine for now", "code", Client.CODE))
                         .status())
                 .isEqualTo(409);
         assertThat(stranger.get("/api/session").body().get("demoPeople").size()).isZero();
@@ -79,15 +81,21 @@ class HostileInputTest {
                                         "name",
                                         "kit",
                                         "password",
-                                        "kit's own",
+                                        "kit's own key",
                                         "roles",
                                         java.util.List.of("BENCH", "COUNTER")))
                         .status())
                 .isEqualTo(201);
-        Client kit = SHOP.client().signedIn("kit", "kit's own");
+        Client kit = SHOP.client().signedIn("kit", "kit's own key");
         assertThat(kit.post(
                                 "/api/people",
-                                Map.of("name", "sly", "password", "aaaa", "roles", java.util.List.of("LEAD")))
+                                Map.of(
+                                        "name",
+                                        "sly",
+                                        "password",
+                                        "some long words",
+                                        "roles",
+                                        java.util.List.of("LEAD")))
                         .status())
                 .isEqualTo(403);
         long job = SmallShop.taken(kit.post("/api/jobs", shop.coming()));

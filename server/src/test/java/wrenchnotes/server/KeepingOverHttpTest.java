@@ -6,6 +6,11 @@ import static wrenchnotes.server.Client.quoted;
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
 import java.io.RandomAccessFile;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -47,6 +52,31 @@ class KeepingOverHttpTest {
 
     private static String health(RunningShop shop) {
         return shop.client().text("/actuator/health");
+    }
+
+    /** On a port of their own, for this machine: requests, the writer's wait, the heap, the last backup. */
+    @Test
+    void figuresAreToldToWhoeverLooksAfterTheMachine() throws Exception {
+        int port;
+        try (ServerSocket free = new ServerSocket(0)) {
+            port = free.getLocalPort();
+        }
+        try (RunningShop shop = aShop("wrenchnotes.figures.port=" + port)) {
+            lead(shop).get("/api/rack");
+            String figures = HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create("http://localhost:" + port + "/metrics"))
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString())
+                    .body();
+            assertThat(figures)
+                    .contains("http_server_requests_seconds_count", "uri=\"/api/rack\"")
+                    .contains("hikaricp_connections_acquire_seconds_sum{pool=\"writer\"")
+                    .contains("jvm_memory_used_bytes", "wrenchnotes_backup_age_seconds");
+            assertThat(shop.client().status("/actuator/prometheus"))
+                    .as("not beside the pages")
+                    .isIn(401, 403, 404);
+        }
     }
 
     /** The file may not grow any more: SQLite answers as it does on a full disk. */

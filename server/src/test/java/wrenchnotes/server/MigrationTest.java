@@ -172,7 +172,8 @@ class MigrationTest {
                         -1886268999,
                         825466209,
                         1277569849,
-                        1635617408);
+                        1635617408,
+                        924750041);
         CRC32 ninth = new CRC32();
         for (String script : List.of("V9-tables.sql", "V9-indexes.sql")) {
             ninth.update(Files.readAllBytes(Path.of("src/main/resources/db/rebuild/" + script)));

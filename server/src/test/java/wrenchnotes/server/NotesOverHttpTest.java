@@ -177,8 +177,9 @@ class NotesOverHttpTest {
 
     @Test
     void aBenchProposesAndALeadDecides() {
-        client.post("/api/people", body("name", "wren", "password", "quay", "roles", java.util.List.of("BENCH")));
-        Client bench = SHOP.client().signedIn("wren", "quay");
+        client.post(
+                "/api/people", body("name", "wren", "password", "quay lantern", "roles", java.util.List.of("BENCH")));
+        Client bench = SHOP.client().signedIn("wren", "quay lantern");
         SmallShop own = new SmallShop(client);
         long job = own.takenIn();
         String notes = "/api/revisions/" + own.revision;

@@ -54,6 +54,7 @@ public final class PackagedShop implements AutoCloseable {
         command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
         command.addAll(jvm);
         command.addAll(List.of("-jar", JAR.toString(), "--wrenchnotes.data=" + data, "--server.port=" + port));
+        command.addAll(List.of("--wrenchnotes.first-code=" + Client.CODE, "--wrenchnotes.figures.port=0"));
         if (List.of(options).stream().noneMatch(option -> option.contains("backups"))) {
             command.add("--wrenchnotes.backups.nightly=false");
         }
@@ -102,6 +103,15 @@ public final class PackagedShop implements AutoCloseable {
             Thread.sleep(50);
         }
         throw new IllegalStateException("The application did not start: see its log in the folder for temporary files");
+    }
+
+    /** What it holds of the machine's memory now: its resident set. */
+    public long memoryKilobytes() throws IOException {
+        return Files.readAllLines(Path.of("/proc", String.valueOf(process.pid()), "status")).stream()
+                .filter(line -> line.startsWith("VmRSS:"))
+                .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")))
+                .findFirst()
+                .orElse(0);
     }
 
     public String url() {

@@ -96,6 +96,11 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         options.add("--springdoc.default-produces-media-type=application/json");
         options.add("--wrenchnotes.data=" + data);
         options.add("--wrenchnotes.passwords.strength=4");
+        options.add("--wrenchnotes.first-code=" + Client.CODE);
+        if (options.stream().noneMatch(option -> option.contains("figures.port"))) {
+            options.add("--wrenchnotes.figures.port=0");
+        }
+        options.add("--wrenchnotes.door.tls-port=0");
         if (options.stream().noneMatch(option -> option.contains("backups.nightly"))) {
             options.add("--wrenchnotes.backups.nightly=false");
         }

@@ -8,7 +8,7 @@ import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 /** A shop with one model, one revision with two steps of notes, and one part: made over the API, as a person would. */
-final class SmallShop {
+public final class SmallShop {
 
     final Client client;
     final long model;
@@ -16,7 +16,7 @@ final class SmallShop {
     final long belt;
     final long part;
 
-    SmallShop(Client client) {
+    public SmallShop(Client client) {
         this.client = client;
         model = made(
                 "/api/models",
@@ -118,7 +118,7 @@ final class SmallShop {
     }
 
     /** @return the id of its job */
-    long takenIn() {
+    public long takenIn() {
         return taken(client.post("/api/jobs", coming()));
     }
 
@@ -130,7 +130,7 @@ final class SmallShop {
     }
 
     /** Off and unplugged; why it is opened again is said whether or not it was closed before. */
-    Client.Answer start(long job) {
+    public Client.Answer start(long job) {
         return client.bench(
                 job,
                 "start",

@@ -34,8 +34,9 @@ class WhateverIsPressedTest {
     @BeforeAll
     static void aTubeUnderTheLid() {
         client = SHOP.client().asFirstLead();
-        client.post("/api/people", body("name", "wren", "password", "quay", "roles", List.of("BENCH", "COUNTER")));
-        bench = SHOP.client().signedIn("wren", "quay");
+        client.post(
+                "/api/people", body("name", "wren", "password", "quay lantern", "roles", List.of("BENCH", "COUNTER")));
+        bench = SHOP.client().signedIn("wren", "quay lantern");
         SmallShop leads = new SmallShop(client);
         List<Map<String, Object>> steps = leads.steps();
         steps.get(0).put("caution", "The tube holds a charge.");

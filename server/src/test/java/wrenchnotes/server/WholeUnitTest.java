@@ -157,8 +157,8 @@ class WholeUnitTest {
     void aBenchThatKnowsTheModelDecidesToo() {
         client.post(
                 "/api/people",
-                body("name", "tern", "password", "quay", "roles", java.util.List.of("BENCH", "COUNTER")));
-        Client bench = SHOP.client().signedIn("tern", "quay");
+                body("name", "tern", "password", "quay lantern", "roles", java.util.List.of("BENCH", "COUNTER")));
+        Client bench = SHOP.client().signedIn("tern", "quay lantern");
         SmallShop shop = new SmallShop(client);
         SmallShop hands = shop.by(bench);
         String notes = "/api/revisions/" + shop.revision;

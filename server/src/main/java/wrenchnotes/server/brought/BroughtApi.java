@@ -29,6 +29,7 @@ import wrenchnotes.server.brought.BroughtStore.State;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.ground.Takes;
 
 /** Past jobs from a spreadsheet: read, looked through, taken in, undone. */
 @RestController
@@ -96,6 +97,7 @@ class BroughtApi {
 
     @PostMapping(consumes = "application/octet-stream")
     @ResponseStatus(HttpStatus.CREATED)
+    @Takes(megabytes = 20)
     BroughtList read(@RequestParam @Size(max = 120) String name, @RequestBody byte[] file, Pen pen) {
         return BroughtList.of(pen.once(file, by -> service.read(by, name, file), Brought::id, store::brought));
     }

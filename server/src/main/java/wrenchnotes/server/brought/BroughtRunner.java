@@ -10,13 +10,12 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionException;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.core.brought.Sheet;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.brought.BroughtStore.Brought;
 import wrenchnotes.server.brought.BroughtStore.State;
+import wrenchnotes.server.ground.AfterCommit;
 import wrenchnotes.server.ground.Snapshot;
 
 /** Takes a list in, in portions: other writers get in between, and whoever stops it, or kills the server, loses nothing. */
@@ -58,12 +57,7 @@ class BroughtRunner {
 
     /** Goes as soon as it is on record that it does. @param by whoever began it: what is made for it is theirs */
     void goOnceKept(By by, long id) {
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                go(by, id);
-            }
-        });
+        AfterCommit.run(() -> go(by, id));
     }
 
     private void go(By by, long id) {

@@ -16,6 +16,7 @@ import wrenchnotes.core.diagnosis.odds.Odds;
 import wrenchnotes.core.diagnosis.odds.OneMain;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
+import wrenchnotes.server.ground.Takes;
 
 /** Odds of faults from a model that is sent along: changes nothing, knows no shop. */
 @RestController
@@ -64,6 +65,7 @@ class SentModelApi {
     }
 
     @PostMapping("/api/diagnosis/odds")
+    @Takes(megabytes = 2)
     Odds odds(@Valid @RequestBody OddsSaid said) {
         return Odds.of(
                 said.model(),

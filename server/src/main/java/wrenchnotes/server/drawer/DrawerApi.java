@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.team.Act;
+import wrenchnotes.core.unit.Checked;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
@@ -80,7 +81,12 @@ public class DrawerApi {
         return pen.once(
                 said,
                 by -> service.add(
-                        by, said.drawer().strip(), said.name().strip(), said.what(), said.eachMinor(), said.count()),
+                        by,
+                        Checked.text("drawer", said.drawer(), 120),
+                        Checked.text("name", said.name(), 120),
+                        said.what(),
+                        said.eachMinor(),
+                        said.count()),
                 DrawerStore.Part::id,
                 drawers::part);
     }
@@ -91,7 +97,13 @@ public class DrawerApi {
         return pen.once(
                 said,
                 by -> service.change(
-                        by, part, seen, said.drawer().strip(), said.name().strip(), said.what(), said.eachMinor()),
+                        by,
+                        part,
+                        seen,
+                        Checked.text("drawer", said.drawer(), 120),
+                        Checked.text("name", said.name(), 120),
+                        said.what(),
+                        said.eachMinor()),
                 DrawerStore.Part::id,
                 drawers::part);
     }

@@ -1,10 +1,7 @@
 package wrenchnotes.server.exchange;
 
 import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import java.util.TreeMap;
-import java.util.stream.Stream;
+import java.util.List;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -19,46 +16,35 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.team.Act;
-import wrenchnotes.core.teardown.Teardown;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
-import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.ground.Sha256;
+import wrenchnotes.server.ground.Takes;
 import wrenchnotes.server.paper.TeardownSheets;
-import wrenchnotes.server.photo.PhotoStore;
-import wrenchnotes.server.teardown.ModelStore;
-import wrenchnotes.server.teardown.NotesStore;
+import wrenchnotes.server.photo.Picture;
 
 /** Teardown notes out of the shop and into it. */
 @RestController
 @May(Act.IMPORT)
 public class TeardownExchangeApi {
 
-    private final ModelStore models;
-    private final NotesStore notes;
-    private final PhotoStore photos;
+    private final TeardownFiles files;
     private final TeardownFile file;
     private final TeardownPapers papers;
     private final TeardownSheets sheets;
     private final TeardownImportService imports;
-    private final Snapshot snapshot;
 
     TeardownExchangeApi(
-            ModelStore models,
-            NotesStore notes,
-            PhotoStore photos,
+            TeardownFiles files,
             TeardownFile file,
             TeardownPapers papers,
             TeardownSheets sheets,
-            TeardownImportService imports,
-            Snapshot snapshot) {
-        this.models = models;
-        this.notes = notes;
-        this.photos = photos;
+            TeardownImportService imports) {
+        this.files = files;
         this.file = file;
         this.papers = papers;
         this.sheets = sheets;
         this.imports = imports;
-        this.snapshot = snapshot;
     }
 
     /**
@@ -74,26 +60,26 @@ public class TeardownExchangeApi {
 
     @GetMapping(value = "/api/revisions/{revision}/export.json", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> asJson(@PathVariable long revision) {
-        TeardownFile.Content content = content(revision);
+        TeardownFile.Content content = files.content(revision);
         return attached(content, ".json", file.write(content));
     }
 
     @GetMapping(value = "/api/revisions/{revision}/export.md", produces = "text/markdown;charset=UTF-8")
     ResponseEntity<String> asMarkdown(@PathVariable long revision) {
-        TeardownFile.Content content = content(revision);
+        TeardownFile.Content content = files.content(revision);
         return attached(content, ".md", papers.markdown(content));
     }
 
     @GetMapping(value = "/api/revisions/{revision}/export.jsonld", produces = "application/ld+json")
     ResponseEntity<String> asHowTo(@PathVariable long revision) {
-        TeardownFile.Content content = content(revision);
+        TeardownFile.Content content = files.content(revision);
         return attached(content, ".jsonld", papers.howTo(content));
     }
 
     /** A4, to be laid beside the work: cautions first, what comes off drawn at its true size. */
     @GetMapping(value = "/api/revisions/{revision}/export.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> asSheet(@PathVariable long revision) {
-        TeardownFile.Content content = content(revision);
+        TeardownFile.Content content = files.content(revision);
         byte[] sheet = sheets.pdf(new TeardownSheets.SheetOf(
                 content.model().maker() + " " + content.model().name() + ", " + content.revision(),
                 content.tellApart(),
@@ -104,7 +90,7 @@ public class TeardownExchangeApi {
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.inline()
-                                .filename(fileName(content) + ".pdf", StandardCharsets.UTF_8)
+                                .filename(TeardownFiles.fileName(content) + ".pdf", StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
                 .body(sheet);
@@ -113,39 +99,18 @@ public class TeardownExchangeApi {
     /** The whole file or nothing: a model and revision are made if they are not there; else it is a new version. */
     @PostMapping(value = "/api/import/teardown", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
+    @Takes(megabytes = 60)
     Imported take(@RequestBody String text, Pen pen) {
         TeardownFile.Content content = file.read(text);
-        return pen.once(text, by -> imports.take(by, content), Imported::version, imports::taken);
-    }
-
-    private TeardownFile.Content content(long id) {
-        return snapshot.read(() -> {
-            ModelStore.Revision revision = models.revision(id);
-            ModelStore.Model model = models.model(revision.modelId());
-            Map<Long, TeardownFile.Part> components = new LinkedHashMap<>();
-            models.components(model.id())
-                    .forEach(one -> components.put(
-                            one.id(),
-                            new TeardownFile.Part(
-                                    one.name(),
-                                    one.aliases(),
-                                    one.inside().map(inside -> named(models.model(inside))))));
-            Teardown newest = notes.newest(id).teardown();
-            Map<String, byte[]> pictures = new TreeMap<>();
-            Stream.concat(newest.steps().stream().flatMap(step -> step.photos().stream()), revision.look().stream())
-                    .forEach(photo -> photos.read(photo.hash()).ifPresent(jpeg -> pictures.put(photo.hash(), jpeg)));
-            return new TeardownFile.Content(
-                    named(model), revision.name(), revision.tellApart(), revision.look(), components, pictures, newest);
-        });
-    }
-
-    private static TeardownFile.ModelName named(ModelStore.Model model) {
-        return new TeardownFile.ModelName(model.maker(), model.name(), model.kind());
-    }
-
-    private static String fileName(TeardownFile.Content content) {
-        return (content.model().maker() + " " + content.model().name() + " " + content.revision())
-                .replaceAll("[^\\p{L}\\p{N}-]+", "-");
+        // All of it is looked at before the writer is taken: whoever presses at a bench meanwhile waits for no picture.
+        List<Picture> pictures = content.photos().entrySet().stream()
+                .map(photo -> Picture.kept(photo.getKey(), photo.getValue()))
+                .toList();
+        return pen.once(
+                Sha256.of(text.getBytes(StandardCharsets.UTF_8)),
+                by -> imports.take(by, content, pictures),
+                Imported::version,
+                imports::taken);
     }
 
     private static ResponseEntity<String> attached(TeardownFile.Content content, String ending, String text) {
@@ -153,7 +118,7 @@ public class TeardownExchangeApi {
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment()
-                                .filename(fileName(content) + ending, StandardCharsets.UTF_8)
+                                .filename(TeardownFiles.fileName(content) + ending, StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
                 .body(text);

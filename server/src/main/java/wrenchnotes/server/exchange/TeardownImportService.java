@@ -37,9 +37,10 @@ public class TeardownImportService {
         this.notes = notes;
     }
 
-    TeardownExchangeApi.Imported take(By by, TeardownFile.Content content) {
+    /** @param pictures of the content, looked at: nobody else writes while this does */
+    TeardownExchangeApi.Imported take(By by, TeardownFile.Content content, List<Picture> pictures) {
         long model = model(by, content.model());
-        content.photos().forEach((hash, jpeg) -> photos.keep(by, Picture.kept(hash, jpeg)));
+        pictures.forEach(picture -> photos.keep(by, picture));
         ModelStore.Revision revision = models.revisions(model).stream()
                 .filter(one -> one.name().equals(content.revision()))
                 .findFirst()

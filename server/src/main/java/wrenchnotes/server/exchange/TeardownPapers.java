@@ -29,13 +29,15 @@ public class TeardownPapers {
 
     String markdown(TeardownFile.Content content) {
         StringBuilder page = new StringBuilder();
-        page.append("# ").append(title(content)).append("\n");
+        page.append("# ").append(plain(title(content))).append("\n");
         if (!content.tellApart().isEmpty()) {
-            page.append("\nTo be told apart by: ").append(content.tellApart()).append(".\n");
+            page.append("\nTo be told apart by: ")
+                    .append(plain(content.tellApart()))
+                    .append(".\n");
         }
         Set<String> tools = tools(content);
         page.append("\nTools: ")
-                .append(tools.isEmpty() ? "bare hands" : String.join(", ", tools))
+                .append(tools.isEmpty() ? "bare hands" : plain(String.join(", ", tools)))
                 .append("\n");
         overview(page, content);
         Map<String, String> titles = content.notes().steps().stream().collect(Collectors.toMap(Step::id, Step::title));
@@ -44,14 +46,14 @@ public class TeardownPapers {
             page.append("\n## ")
                     .append(number++)
                     .append(". ")
-                    .append(step.title())
+                    .append(plain(step.title()))
                     .append("\n\n");
-            paragraph(page, step.caution().isEmpty() ? "" : "**Mind:** " + step.caution());
+            paragraph(page, "**Mind:** ", step.caution());
             if (step.waitHours() > 0) {
-                paragraph(page, "**Left off for " + step.waitHours() + " hours before this.**");
+                page.append("**Left off for ").append(step.waitHours()).append(" hours before this.**\n\n");
             }
-            paragraph(page, step.mustBeTrue().isEmpty() ? "" : "First: " + step.mustBeTrue());
-            paragraph(page, step.how());
+            paragraph(page, "First: ", step.mustBeTrue());
+            paragraph(page, "", step.how());
             line(page, "Side up", step.side().words());
             line(page, "Tool", step.tool());
             line(page, "Minutes", number(step.minutes()));
@@ -90,7 +92,7 @@ public class TeardownPapers {
 
     private static void overview(StringBuilder page, TeardownFile.Content content) {
         Overview overview = content.notes().overview();
-        paragraph(page, overview.before().isEmpty() ? "" : "\nBefore step one: " + overview.before() + ".");
+        paragraph(page, "\nBefore step one: ", overview.before().isEmpty() ? "" : overview.before() + ".");
         overview.modes()
                 .forEach(mode -> line(
                         page,
@@ -166,16 +168,27 @@ public class TeardownPapers {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    private static void paragraph(StringBuilder page, String words) {
+    /** @param ours what the paper itself says before the words of the notes, in Markdown */
+    private static void paragraph(StringBuilder page, String ours, String words) {
         if (!words.isEmpty()) {
-            page.append(words).append("\n\n");
+            page.append(ours).append(plain(words)).append("\n\n");
         }
     }
 
     private static void line(StringBuilder page, String name, String words) {
         if (!words.isEmpty()) {
-            page.append("- ").append(name).append(": ").append(words).append("\n");
+            page.append("- ")
+                    .append(plain(name))
+                    .append(": ")
+                    .append(plain(words))
+                    .append("\n");
         }
+    }
+
+    /** Words as words: nothing in them is taken for a heading, a list, a link or HTML (CommonMark 0.31.2, 2.4: backslash escapes). */
+    private static String plain(String words) {
+        return words.replaceAll("([\\\\`*_{}\\[\\]<>#|~&])", "\\\\$1")
+                .replaceAll("(?m)^(\\s*(?:\\d+)?)([-+=.)])", "$1\\\\$2");
     }
 
     private static String number(double minutes) {

@@ -5,6 +5,7 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
@@ -60,6 +61,7 @@ public final class DataFolder implements AutoCloseable {
             lock = locked(path);
             refuseWithoutItsDatabase(path);
             prepareDatabase(path);
+            mark(path);
             List<String> said = closed(path, wasOpen);
             said.forEach(LOG::warn);
             return new DataFolder(path, lock, said);
@@ -148,6 +150,14 @@ public final class DataFolder implements AutoCloseable {
         }
         if (!Files.isWritable(database)) {
             throw new AccessDeniedException(database.toString());
+        }
+    }
+
+    /** What says later that this was a shop, should its database be gone. */
+    private static void mark(Path path) throws IOException {
+        Path key = path.resolve(KEY);
+        if (!Files.exists(key)) {
+            write(key, Secret.fresh().getBytes(StandardCharsets.US_ASCII));
         }
     }
 

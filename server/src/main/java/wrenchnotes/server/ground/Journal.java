@@ -51,14 +51,24 @@ public class Journal {
         return "{owner:" + id + "}";
     }
 
+    /** The number of the last moment in which something was written; 0 if nothing was. */
+    public long last() {
+        return jdbc.sql("SELECT moment FROM journal ORDER BY id DESC LIMIT 1")
+                .query(Long.class)
+                .optional()
+                .orElse(0L);
+    }
+
     public void write(By by, Entry entry) {
         long line = Sql.inserted(jdbc.sql("""
-                                INSERT INTO journal (moment, at, by, job_id, subject, subject_id, words, before, after)
-                                VALUES (:moment, :at, :by, :job, :subject, :subjectId, :words, :before, :after)
+                                INSERT INTO journal
+                                    (moment, at, by, token_id, job_id, subject, subject_id, words, before, after)
+                                VALUES (:moment, :at, :by, :token, :job, :subject, :subjectId, :words, :before, :after)
                                 """)
                 .param("moment", by.moment().number())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
+                .param("token", Session.here().flatMap(Session::token).orElse(null))
                 .param("job", entry.job())
                 .param("subject", entry.subject())
                 .param("subjectId", entry.subjectId())

@@ -11,4 +11,7 @@ import wrenchnotes.core.team.Act;
 @Retention(RetentionPolicy.RUNTIME)
 public @interface May {
     Act value();
+
+    /** Whether looking asks for it too: else everybody of the shop may read. */
+    boolean toRead() default false;
 }

@@ -2,13 +2,10 @@ package wrenchnotes.server.ground;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.LongFunction;
@@ -182,13 +179,7 @@ public class PenResolver implements HandlerMethodArgumentResolver {
         }
 
         private String fingerprint(Object asked) {
-            try {
-                MessageDigest sha = MessageDigest.getInstance("SHA-256");
-                String text = target + json.writeValueAsString(asked);
-                return HexFormat.of().formatHex(sha.digest(text.getBytes(StandardCharsets.UTF_8)));
-            } catch (NoSuchAlgorithmException e) {
-                throw new IllegalStateException("Every Java has SHA-256", e);
-            }
+            return Sha256.of((target + json.writeValueAsString(asked)).getBytes(StandardCharsets.UTF_8));
         }
     }
 }

@@ -4,6 +4,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.eclipse.jetty.http.HttpException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
@@ -79,6 +80,29 @@ public class Problems extends ResponseEntityExceptionHandler {
         return answer(problem(HttpStatus.FORBIDDEN, "Somebody else", e.getMessage()));
     }
 
+    @ExceptionHandler(TooSoon.class)
+    ResponseEntity<ProblemDetail> tooSoon(TooSoon e) {
+        ProblemDetail problem = problem(HttpStatus.TOO_MANY_REQUESTS, "Not so fast", e.getMessage());
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                .header(HttpHeaders.RETRY_AFTER, Long.toString(e.seconds()))
+                .body(problem);
+    }
+
+    @ExceptionHandler(BodyRefused.class)
+    ResponseEntity<ProblemDetail> refusedBody(BodyRefused e) {
+        HttpStatus status =
+                switch (e.because()) {
+                    case TOO_LARGE -> HttpStatus.CONTENT_TOO_LARGE;
+                    case TOO_SLOW -> HttpStatus.REQUEST_TIMEOUT;
+                    case TOO_MANY -> HttpStatus.SERVICE_UNAVAILABLE;
+                };
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+        if (e.because() == BodyRefused.Because.TOO_MANY) {
+            answer.header(HttpHeaders.RETRY_AFTER, RETRY_AFTER_SECONDS);
+        }
+        return answer.body(problem(status, "Not taken", e.getMessage()));
+    }
+
     @ExceptionHandler(NotFound.class)
     ResponseEntity<ProblemDetail> notFound(NotFound e) {
         return answer(problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage()));
@@ -115,6 +139,13 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(Exception.class)
     ResponseEntity<ProblemDetail> unexpected(Exception e) {
+        // What cannot be read as HTTP at all: a form with half a percent sign, a body that broke off.
+        if (e instanceof HttpException unread && unread.getCode() < 500) {
+            return answer(problem(
+                    HttpStatus.valueOf(unread.getCode()),
+                    "Look at this again",
+                    "This request cannot be read: " + unread.getReason()));
+        }
         LOG.error("Unexpected error", e);
         return answer(problem(
                 HttpStatus.INTERNAL_SERVER_ERROR,

@@ -24,7 +24,7 @@ public class EntryStore {
      * @param takesBack the entry that this one takes back
      * @param takenBack why it was taken back itself, if it was
      */
-    record EntryRow(
+    public record EntryRow(
             long id,
             long jobId,
             String kind,
@@ -73,7 +73,7 @@ public class EntryStore {
                 .list();
     }
 
-    EntryRow entry(long id) {
+    public EntryRow entry(long id) {
         return jdbc.sql(ENTRY + "WHERE entry.id = :id")
                 .param("id", id)
                 .query((row, n) -> entry(row))

@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.server.ground.Sql;
@@ -116,8 +118,16 @@ public class StoryStore {
     }
 
     private List<Line> namingOwners(List<Line> lines) {
+        List<String> words = naming(lines.stream().map(Line::words).toList());
+        return IntStream.range(0, lines.size())
+                .mapToObj(at -> lines.get(at).saying(words.get(at)))
+                .toList();
+    }
+
+    /** Sentences of the journal with the owners in them called as they are called now. */
+    public List<String> naming(List<String> lines) {
         String ids = lines.stream()
-                .flatMap(line -> OWNER.matcher(line.words()).results())
+                .flatMap(line -> OWNER.matcher(line).results())
                 .map(found -> found.group(1))
                 .distinct()
                 .collect(Collectors.joining(",", "[", "]"));
@@ -131,9 +141,8 @@ public class StoryStore {
                     names.put(row.getString("id"), row.getString("name"));
                 });
         return lines.stream()
-                .map(line -> line.saying(OWNER.matcher(line.words())
-                        .replaceAll(found -> java.util.regex.Matcher.quoteReplacement(
-                                names.getOrDefault(found.group(1), "an owner")))))
+                .map(line -> OWNER.matcher(line)
+                        .replaceAll(found -> Matcher.quoteReplacement(names.getOrDefault(found.group(1), "an owner"))))
                 .toList();
     }
 }

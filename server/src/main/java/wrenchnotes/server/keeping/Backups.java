@@ -6,12 +6,15 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.keeping.KeptBackups;
 import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.DataFolder;
 import wrenchnotes.server.ground.Troubles;
@@ -46,8 +49,11 @@ public class Backups {
      */
     public record Going(Instant since, int pictures, int ofPictures) {}
 
-    /** @param bytes of its database */
-    public record BackupMade(String name, Instant at, long bytes, int pictures) {}
+    /**
+     * @param bytes of its database
+     * @param until when it is thrown away at the latest: what was taken out of the shop since is in it until then
+     */
+    public record BackupMade(String name, Instant at, long bytes, int pictures, LocalDate until) {}
 
     Path folder() {
         return settings.folder() == null ? shop.path().resolve(FOLDER) : settings.folder();
@@ -71,7 +77,8 @@ public class Backups {
                             one.folder().getFileName().toString(),
                             one.at(),
                             one.manifest().database().bytes(),
-                            one.manifest().photos().size()))
+                            one.manifest().photos().size(),
+                            KeptBackups.lastDay(one.at(), ZoneId.systemDefault())))
                     .toList();
         } catch (IOException e) {
             return List.of();

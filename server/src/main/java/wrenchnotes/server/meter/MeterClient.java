@@ -8,6 +8,7 @@ import java.net.UnknownHostException;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.gauge.MeterFunction;
 import wrenchnotes.core.gauge.MeterReading;
@@ -17,6 +18,12 @@ import wrenchnotes.server.ground.DeviceTrouble;
 /** Takes readings from any meter that speaks SCPI over TCP: one conversation a reading, one reading at a time, and never for long. */
 @Component
 public class MeterClient {
+
+    /** Maker, model, serial number, firmware (IEEE 488.2, 10.14). */
+    private static final Pattern IDENTITY = Pattern.compile("[^,]{1,60}(,[^,]{0,60}){3}");
+
+    /** A number and a sentence in quotes (SCPI-1999, 21.8). */
+    private static final Pattern ERROR = Pattern.compile("[+-]?\\d{1,5},\"[^\"]{0,120}\"");
 
     private final MeterSettings settings;
     private final ReentrantLock oneAtATime = new ReentrantLock();
@@ -70,19 +77,26 @@ public class MeterClient {
 
     private static Taken converse(MeterLine line, MeterFunction function, Optional<String> point) throws IOException {
         String identity = line.ask("*IDN?");
+        if (!IDENTITY.matcher(identity).matches()) {
+            // Not repeated: whoever may turn the meter's address must not read by it what other machines say.
+            throw new DeviceTrouble(
+                    "What answers there is no meter: it does not say what it is as meters do. Look at the address.");
+        }
         if (identity.equals(Scpi.IDENTITY) && point.isPresent()) {
             line.say("SIM:POIN \"" + point.get().replaceAll("[\"\\p{Cntrl}]", "") + "\"");
         }
         String answer = line.ask(function.query());
         String error = line.ask("SYST:ERR?");
         if (!error.matches("[+-]?0\\b.*")) {
-            throw new DeviceTrouble("The meter cannot do that: it says " + error + ".");
+            throw new DeviceTrouble(
+                    "The meter cannot do that" + (ERROR.matcher(error).matches() ? ": it says " + error : "") + ".");
         }
         MeterReading reading;
         try {
             reading = MeterReading.of(function, answer);
         } catch (Invalid e) {
-            throw new DeviceTrouble("The meter answered with something else than a reading: " + e.getMessage() + ".");
+            throw new DeviceTrouble(
+                    "The meter answered with something else than a reading. Look at what it shows, then take it again.");
         }
         if (reading.value().isEmpty()) {
             throw new DeviceTrouble(

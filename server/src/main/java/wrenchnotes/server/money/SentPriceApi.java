@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.money.NextPrice;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
+import wrenchnotes.server.ground.Takes;
 
 /** What the next sale fetches, from sales that are sent along: changes nothing, knows no shop. */
 @RestController
@@ -29,6 +30,7 @@ class SentPriceApi {
             @NotNull Double withinVariance) {}
 
     @PostMapping("/api/money/price")
+    @Takes(megabytes = 2)
     NextPrice price(@Valid @RequestBody SalesSaid said) {
         return NextPrice.of(said.salesMinor(), said.kindLogMean(), said.kindLogVariance(), said.withinVariance());
     }

@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.server.ground.DataFolder;
 
@@ -15,6 +17,23 @@ public class FolderPrinter implements Printer {
 
     FolderPrinter(DataFolder data) {
         this.folder = data.path().resolve("printed");
+    }
+
+    @Override
+    public int throwAway(String beginning) {
+        if (!Files.isDirectory(folder)) {
+            return 0;
+        }
+        try (Stream<Path> papers = Files.list(folder)) {
+            List<Path> these = papers.filter(one -> one.getFileName().toString().startsWith(beginning))
+                    .toList();
+            for (Path paper : these) {
+                Files.delete(paper);
+            }
+            return these.size();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     @Override

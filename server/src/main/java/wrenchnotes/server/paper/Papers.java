@@ -76,6 +76,11 @@ public class Papers {
         return printer.print(drawn.name(), drawn.pdf());
     }
 
+    /** Throws away what was printed of a job. @return how many papers */
+    public int throwAway(long job) {
+        return printer.throwAway(jobs.job(job).unit().tag() + "-" + job + "-");
+    }
+
     /**
      * Prints slip and tag of a unit that was taken in.
      *

@@ -9,4 +9,11 @@ public interface Printer {
      * @return where it came out, in words
      */
     String print(String name, byte[] pdf);
+
+    /**
+     * Throws away what came out under names that begin so, as far as it still has it.
+     *
+     * @return how many
+     */
+    int throwAway(String beginning);
 }

@@ -15,6 +15,7 @@ import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Takes;
 
 /** Pictures in and out. */
 @RestController
@@ -31,6 +32,7 @@ public class PhotoApi {
 
     @PostMapping(value = "/api/photos", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
+    @Takes(megabytes = 25)
     Kept keep(@RequestBody byte[] file, Pen pen) {
         Picture picture = Picture.of(file);
         pen.once(picture.hash(), by -> photos.keep(by, picture));

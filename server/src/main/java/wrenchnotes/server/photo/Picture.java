@@ -1,20 +1,13 @@
 package wrenchnotes.server.photo;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
-import java.util.Iterator;
 import java.util.Set;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
 import net.coobird.thumbnailator.Thumbnails;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.ground.Sha256;
 
 /**
  * A picture as it is kept: a JPEG of at most 1600 pixels a side, upright, with nothing in it but the picture. Writing it
@@ -26,7 +19,6 @@ public record Picture(String hash, int width, int height, byte[] jpeg) {
 
     private static final int LONGEST_SIDE = 1600;
     private static final int LARGEST_FILE = 25_000_000;
-    private static final long MOST_PIXELS = 80_000_000;
     private static final Set<String> HEIC = Set.of("heic", "heix", "hevc", "heim", "heis", "mif1", "msf1", "avif");
 
     /** @throws Invalid if it is no picture that can be read here; says what to do instead */
@@ -43,16 +35,7 @@ public record Picture(String hash, int width, int height, byte[] jpeg) {
                     "This is a HEIC or AVIF picture, which cannot be read here. Set the phone's camera to JPEG,"
                             + " or send the picture to yourself as JPEG, and take that");
         }
-        try {
-            refuseTooMany(file);
-            return drawn(Thumbnails.of(new ByteArrayInputStream(file))
-                    .useExifOrientation(true)
-                    .scale(1)
-                    .imageType(BufferedImage.TYPE_INT_RGB)
-                    .asBufferedImage());
-        } catch (IOException | IllegalArgumentException e) {
-            throw new Invalid("photo", "This file is no picture that can be read here: take JPEG, PNG or GIF");
-        }
+        return PictureFile.decoded(file);
     }
 
     /** A picture that was drawn here, or read: as it is kept, no larger than the screen needs. */
@@ -65,7 +48,7 @@ public record Picture(String hash, int width, int height, byte[] jpeg) {
                 .outputQuality(0.85)
                 .toOutputStream(jpeg);
         return new Picture(
-                sha256(jpeg.toByteArray()),
+                Sha256.of(jpeg.toByteArray()),
                 Math.max(1, (int) Math.round(image.getWidth() * scale)),
                 Math.max(1, (int) Math.round(image.getHeight() * scale)),
                 jpeg.toByteArray());
@@ -77,43 +60,17 @@ public record Picture(String hash, int width, int height, byte[] jpeg) {
      * @throws Invalid if it is not the picture that the hash names, or no JPEG
      */
     public static Picture kept(String hash, byte[] jpeg) {
-        if (!sha256(jpeg).equals(hash)) {
+        if (jpeg.length > LARGEST_FILE || !Sha256.of(jpeg).equals(hash)) {
             throw new Invalid(
                     "photos", "Photo " + hash + " is not the picture that its name says: the file is damaged");
         }
-        boolean bare = jpeg.length > 2
-                && (jpeg[0] & 0xFF) == 0xFF
-                && (jpeg[1] & 0xFF) == 0xD8
-                && !new String(jpeg, StandardCharsets.ISO_8859_1).contains("Exif\0\0");
-        if (!bare) {
+        if (!PictureFile.isBare(jpeg)) {
             throw new Invalid(
                     "photos",
                     "Photo " + hash + " is no JPEG as it is kept here, or still carries what the camera wrote into it");
         }
-        try {
-            refuseTooMany(jpeg);
-            var image = ImageIO.read(new ByteArrayInputStream(jpeg));
-            return new Picture(hash, image.getWidth(), image.getHeight(), jpeg);
-        } catch (IOException e) {
-            throw new Invalid("photos", "Photo " + hash + " is no picture that can be read here");
-        }
-    }
-
-    private static void refuseTooMany(byte[] file) throws IOException {
-        try (ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
-            if (!readers.hasNext()) {
-                throw new IOException("No reader");
-            }
-            ImageReader reader = readers.next();
-            reader.setInput(stream, true, true);
-            long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
-            reader.dispose();
-            if (pixels > MOST_PIXELS) {
-                throw new Invalid(
-                        "photo", "The picture has " + pixels / 1_000_000 + " megapixels; at most 80 are read");
-            }
-        }
+        Picture again = PictureFile.decoded(jpeg);
+        return new Picture(hash, again.width(), again.height(), jpeg);
     }
 
     /** ISO base media files name their brand in bytes 8 to 12, after "ftyp" (published: ISO/IEC 14496-12). */
@@ -121,13 +78,5 @@ public record Picture(String hash, int width, int height, byte[] jpeg) {
         return file.length > 12
                 && new String(file, 4, 4, StandardCharsets.US_ASCII).equals("ftyp")
                 && HEIC.contains(new String(file, 8, 4, StandardCharsets.US_ASCII));
-    }
-
-    static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
-        }
     }
 }

@@ -77,7 +77,7 @@ class PracticeShop implements DisposableBean {
                     .main(WrenchNotes.class)
                     .run(
                             "--server.port=" + port,
-                            "--server.servlet.session.cookie.name=PRACTICE",
+                            "--wrenchnotes.figures.port=0",
                             "--wrenchnotes.data=" + folder,
                             "--wrenchnotes.demo=true",
                             "--wrenchnotes.practice=true",

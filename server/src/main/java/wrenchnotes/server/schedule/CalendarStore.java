@@ -1,11 +1,6 @@
 package wrenchnotes.server.schedule;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -13,6 +8,7 @@ import org.springframework.stereotype.Component;
 import wrenchnotes.core.job.HoldKind;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Tag;
+import wrenchnotes.server.ground.Secret;
 import wrenchnotes.server.ground.Sql;
 
 /** Private addresses of the calendar, and what it holds. Only the hash of an address is kept. */
@@ -28,7 +24,6 @@ class CalendarStore {
     record Date(String id, long job, String tag, String model, Optional<HoldKind> kind, String words, Instant at) {}
 
     private final JdbcClient jdbc;
-    private final SecureRandom random = new SecureRandom();
 
     CalendarStore(JdbcClient jdbc) {
         this.jdbc = jdbc;
@@ -37,11 +32,9 @@ class CalendarStore {
     /** A new address; the ones this person had before are over. */
     String make(By by) {
         revoke(by);
-        byte[] secret = new byte[24];
-        random.nextBytes(secret);
-        String token = HexFormat.of().formatHex(secret);
+        String token = Secret.fresh();
         jdbc.sql("INSERT INTO calendar (token, person_id, made_at) VALUES (:token, :person, :at)")
-                .param("token", hash(token))
+                .param("token", Secret.hash(token))
                 .param("person", by.person())
                 .param("at", by.at().toEpochMilli())
                 .update();
@@ -57,7 +50,7 @@ class CalendarStore {
 
     boolean knows(String token) {
         return jdbc.sql("SELECT 1 FROM calendar WHERE token = :token AND revoked_at IS NULL")
-                .param("token", hash(token))
+                .param("token", Secret.hash(token))
                 .query(Integer.class)
                 .optional()
                 .isPresent();
@@ -100,14 +93,5 @@ class CalendarStore {
                         row.getString("words"),
                         Sql.instant(row, "at")))
                 .list();
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("Every Java has SHA-256", e);
-        }
     }
 }

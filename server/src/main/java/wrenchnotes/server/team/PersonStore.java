@@ -8,21 +8,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.core.userdetails.UserDetails;
-import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.team.Role;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.NotFound;
-import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.ground.Stored;
 
 /** The people of the shop. */
 @Component
-public class PersonStore implements UserDetailsService {
+public class PersonStore {
 
     private static final String COLUMNS = """
             SELECT id, name, password_hash,
@@ -38,8 +34,9 @@ public class PersonStore implements UserDetailsService {
 
     record Person(SignedIn signedIn, String passwordHash) {}
 
+    /** Somebody who works here. */
     Optional<Person> find(String name) {
-        return jdbc.sql(COLUMNS + "WHERE name = :name")
+        return jdbc.sql(COLUMNS + "WHERE name = :name AND left_at IS NULL")
                 .param("name", name)
                 .query((row, n) -> new Person(signedIn(row), row.getString("password_hash")))
                 .optional();
@@ -51,19 +48,51 @@ public class PersonStore implements UserDetailsService {
         return new SignedIn(row.getLong("id"), row.getString("name"), roles);
     }
 
-    /** Everybody, by name. */
+    /** Everybody who works here, by name. */
     public List<SignedIn> all() {
-        return jdbc.sql(COLUMNS + "ORDER BY name")
-                .query((row, n) -> signedIn(row))
-                .list();
+        return listed("WHERE left_at IS NULL ORDER BY name");
+    }
+
+    /** Those who were put out, by name. */
+    List<SignedIn> gone() {
+        return listed("WHERE left_at IS NOT NULL ORDER BY name");
+    }
+
+    private List<SignedIn> listed(String which) {
+        return jdbc.sql(COLUMNS + which).query((row, n) -> signedIn(row)).list();
+    }
+
+    /**
+     * Whoever has that id, put out or not.
+     *
+     * @throws NotFound if there is nobody of that id
+     */
+    SignedIn person(long id) {
+        return withHash(id).signedIn();
     }
 
     /** @throws NotFound if there is nobody of that id */
-    SignedIn person(long id) {
-        return all().stream()
-                .filter(one -> one.id() == id)
-                .findFirst()
+    Person withHash(long id) {
+        return jdbc.sql(COLUMNS + "WHERE id = :id")
+                .param("id", id)
+                .query((row, n) -> new Person(signedIn(row), row.getString("password_hash")))
+                .optional()
                 .orElseThrow(() -> new NotFound("There is nobody " + id));
+    }
+
+    void password(long person, String hash) {
+        jdbc.sql("UPDATE person SET password_hash = :hash WHERE id = :person")
+                .param("hash", hash)
+                .param("person", person)
+                .update();
+    }
+
+    /** @param at when somebody was put out; null if they work here again */
+    void left(long person, Instant at) {
+        jdbc.sql("UPDATE person SET left_at = :at WHERE id = :person")
+                .param("at", Sql.millis(at))
+                .param("person", person)
+                .update();
     }
 
     boolean isEmpty() {
@@ -74,8 +103,12 @@ public class PersonStore implements UserDetailsService {
 
     /** @throws Invalid if somebody has that name */
     public SignedIn add(Instant at, String name, String passwordHash, Set<Role> roles) {
-        if (find(name).isPresent()) {
-            throw new Invalid("name", "There is already somebody called " + name);
+        boolean taken = jdbc.sql("SELECT EXISTS (SELECT 1 FROM person WHERE name = :name)")
+                .param("name", name)
+                .query(Boolean.class)
+                .single();
+        if (taken) {
+            throw new Invalid("name", "There is already somebody called " + name + ", perhaps one who was put out");
         }
         long id = Sql.inserted(jdbc.sql("INSERT INTO person (name, password_hash, made_at) VALUES (:name, :hash, :at)")
                 .param("name", name)
@@ -95,32 +128,6 @@ public class PersonStore implements UserDetailsService {
                     .param("person", person)
                     .param("role", role.name())
                     .update();
-        }
-    }
-
-    /** For the cookie that outlives a restart. */
-    @Override
-    public UserDetails loadUserByUsername(String name) {
-        Person person = find(name).orElseThrow(() -> new UsernameNotFoundException(name));
-        return new Account(person.signedIn(), person.passwordHash());
-    }
-
-    /** A person as the sign-in machinery wants it. */
-    record Account(SignedIn person, String hash) implements UserDetails, Session {
-
-        @Override
-        public List<org.springframework.security.core.GrantedAuthority> getAuthorities() {
-            return List.of();
-        }
-
-        @Override
-        public String getPassword() {
-            return hash;
-        }
-
-        @Override
-        public String getUsername() {
-            return person.name();
         }
     }
 }

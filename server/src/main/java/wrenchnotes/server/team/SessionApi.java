@@ -4,26 +4,15 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
-import org.springframework.security.authentication.AnonymousAuthenticationToken;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.Authentication;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.security.web.context.SecurityContextRepository;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
-import org.springframework.util.function.SingletonSupplier;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,13 +21,15 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.shop.ShopSettings;
 import wrenchnotes.core.team.Act;
-import wrenchnotes.core.team.Role;
-import wrenchnotes.core.unit.Refused;
+import wrenchnotes.core.unit.Checked;
+import wrenchnotes.server.ground.Build;
+import wrenchnotes.server.ground.DoorKind;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.ground.TooSoon;
 import wrenchnotes.server.shop.TheShop;
 
 /** Signing in and out. */
@@ -49,47 +40,54 @@ public class SessionApi {
     private static final String WRONG = "That name and password do not fit together. Try again.";
 
     private final PersonStore people;
-    private final PasswordEncoder passwords;
-
-    /** As dear to compare as anybody's. Made when it is first asked for, since making one would lengthen every start. */
-    private final Supplier<String> nobodysHash;
-
-    private final SecurityContextRepository sessions;
-    private final RememberedSignIns rememberMe;
-    private final TransactionTemplate writing;
+    private final SignInStore store;
+    private final SignIns signIns;
+    private final Passwords passwords;
+    private final Guesses guesses;
+    private final FirstVisit firstVisit;
+    private final DoorStore door;
     private final Snapshot snapshot;
     private final Settings settings;
     private final TheShop shop;
     private final Rights rights;
-    private final Clock clock;
+    private final Build build;
 
     SessionApi(
             PersonStore people,
-            PasswordEncoder passwords,
-            SecurityContextRepository sessions,
-            RememberedSignIns rememberMe,
-            PlatformTransactionManager transactions,
+            SignInStore store,
+            SignIns signIns,
+            Passwords passwords,
+            Guesses guesses,
+            FirstVisit firstVisit,
+            DoorStore door,
             Snapshot snapshot,
             Settings settings,
             TheShop shop,
             Rights rights,
-            Clock clock) {
+            Build build) {
         this.people = people;
+        this.store = store;
+        this.signIns = signIns;
         this.passwords = passwords;
-        nobodysHash = SingletonSupplier.of(() -> passwords.encode("nobody"));
-        this.sessions = sessions;
-        this.rememberMe = rememberMe;
-        this.writing = new TransactionTemplate(transactions);
+        this.guesses = guesses;
+        this.firstVisit = firstVisit;
+        this.door = door;
         this.snapshot = snapshot;
         this.settings = settings;
         this.shop = shop;
         this.rights = rights;
-        this.clock = clock;
+        this.build = build;
     }
 
     public record SignInSaid(
             @NotBlank @Size(max = 60) String name,
-            @NotBlank @Size(max = 72) String password) {}
+            @NotBlank @Size(max = 200) String password) {}
+
+    /** @param code what the program printed when it was started */
+    public record FirstSaid(
+            @NotBlank @Size(max = 60) String name,
+            @NotNull @Size(max = 200) String password,
+            @NotBlank @Size(max = 40) String code) {}
 
     /**
      * How this browser stands with the shop.
@@ -99,6 +97,7 @@ public class SessionApi {
      * @param may what the person may do here
      * @param practice whether this is a practice shop: nothing in it counts
      * @param demoPeople names shown on the sign-in page in demo mode
+     * @param build which program this is: "0.1.0 of 2026-03-06 14:20"
      */
     public record SessionView(
             Optional<SignedIn> person,
@@ -107,72 +106,67 @@ public class SessionApi {
             List<String> demoPeople,
             Optional<String> demoPassword,
             ShopSettings shop,
-            Set<Act> may) {}
+            Set<Act> may,
+            String build) {}
 
     @GetMapping
     SessionView session() {
-        return snapshot.read(() -> view(signedIn()));
+        return snapshot.read(() -> view(Session.here().map(Session::person)));
     }
 
     @PostMapping
     ResponseEntity<?> signIn(
-            @Valid @RequestBody SignInSaid entry, HttpServletRequest request, HttpServletResponse response) {
-        Optional<PersonStore.Person> person =
-                snapshot.read(() -> people.find(entry.name().strip()));
-        // An unknown name takes as long as a wrong password, so that names cannot be tried out.
-        String hash = person.map(PersonStore.Person::passwordHash).orElseGet(nobodysHash);
-        if (!passwords.matches(entry.password(), hash) || person.isEmpty()) {
-            ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, WRONG);
-            problem.setTitle("Not signed in");
-            return ResponseEntity.of(problem).build();
+            @Valid @RequestBody SignInSaid said, HttpServletRequest request, HttpServletResponse response) {
+        String from = request.getRemoteAddr();
+        Optional<PersonStore.Person> named =
+                snapshot.read(() -> people.find(said.name().strip()));
+        Optional<SignedIn> who = named.map(PersonStore.Person::signedIn);
+        boolean known =
+                snapshot.read(() -> who.map(one -> store.knows(one.id(), from)).orElse(false));
+        try (Guesses.Try guess = begin(from, said.name(), known, who)) {
+            if (passwords.fits(said.password(), named.map(PersonStore.Person::passwordHash))) {
+                guess.right();
+                return ResponseEntity.ok(enter(who.orElseThrow(), request, response));
+            }
         }
-        return ResponseEntity.ok(enter(person.get(), request, response));
+        door.wrote(DoorKind.WRONG, who, from, "");
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, WRONG);
+        problem.setTitle("Not signed in");
+        return ResponseEntity.of(problem).build();
     }
 
     @PostMapping("/first")
     SessionView makeFirstLead(
-            @Valid @RequestBody SignInSaid entry, HttpServletRequest request, HttpServletResponse response) {
-        String hash = passwords.encode(entry.password());
-        writing.executeWithoutResult(status -> {
-            if (!people.isEmpty()) {
-                throw Refused.because("This shop has people already. Sign in, or ask its lead to add you.");
-            }
-            people.add(clock.instant(), entry.name().strip(), hash, Set.of(Role.LEAD));
-        });
-        return enter(people.find(entry.name().strip()).orElseThrow(), request, response);
+            @Valid @RequestBody FirstSaid said, HttpServletRequest request, HttpServletResponse response) {
+        try (Guesses.Try guess = begin(request.getRemoteAddr(), "", false, Optional.empty())) {
+            firstVisit.mustBe(said.code());
+            guess.right();
+        }
+        String name = Checked.text("name", said.name(), 60);
+        return enter(firstVisit.firstLead(name, passwords.kept("password", said.password(), name)), request, response);
+    }
+
+    private Guesses.Try begin(String from, String name, boolean known, Optional<SignedIn> who) {
+        try {
+            return guesses.begin(from, name, known);
+        } catch (TooSoon e) {
+            door.wrote(DoorKind.MADE_TO_WAIT, who, from, e.seconds() + " s");
+            throw e;
+        }
     }
 
     @DeleteMapping
     SessionView signOut(HttpServletRequest request, HttpServletResponse response) {
-        Authentication was = SecurityContextHolder.getContext().getAuthentication();
-        rememberMe.logout(request, response, was);
-        SecurityContextHolder.clearContext();
-        if (request.getSession(false) != null) {
-            request.getSession().invalidate();
-        }
+        Optional<SignedIn> was = Session.here().map(Session::person);
+        signIns.end(request, response);
+        was.ifPresent(who -> door.wrote(DoorKind.SIGNED_OUT, was, request.getRemoteAddr(), ""));
         return snapshot.read(() -> view(Optional.empty()));
     }
 
-    private SessionView enter(PersonStore.Person person, HttpServletRequest request, HttpServletResponse response) {
-        if (request.getSession(false) != null) {
-            request.changeSessionId();
-        }
-        PersonStore.Account account = new PersonStore.Account(person.signedIn(), person.passwordHash());
-        Authentication authentication =
-                UsernamePasswordAuthenticationToken.authenticated(account, null, account.getAuthorities());
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(authentication);
-        SecurityContextHolder.setContext(context);
-        sessions.saveContext(context, request, response);
-        rememberMe.loginSuccess(request, response, authentication);
-        return view(Optional.of(person.signedIn()));
-    }
-
-    private static Optional<SignedIn> signedIn() {
-        Authentication who = SecurityContextHolder.getContext().getAuthentication();
-        return who == null || who instanceof AnonymousAuthenticationToken
-                ? Optional.empty()
-                : Optional.of(Session.current());
+    private SessionView enter(SignedIn person, HttpServletRequest request, HttpServletResponse response) {
+        signIns.begin(person, request, response);
+        door.wrote(DoorKind.SIGNED_IN, Optional.of(person), request.getRemoteAddr(), "");
+        return snapshot.read(() -> view(Optional.of(person)));
     }
 
     private SessionView view(Optional<SignedIn> person) {
@@ -183,7 +177,8 @@ public class SessionApi {
                 settings.demo() ? DemoPeople.NAMES : List.of(),
                 settings.demo() ? Optional.of(DemoPeople.PASSWORD) : Optional.empty(),
                 shop.now(),
-                person.map(one -> may(one.id())).orElse(Set.of()));
+                person.map(one -> may(one.id())).orElse(Set.of()),
+                build.words());
     }
 
     private Set<Act> may(long person) {

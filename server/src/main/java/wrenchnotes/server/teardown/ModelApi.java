@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.core.teardown.Photo;
+import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Kind;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
@@ -112,7 +113,11 @@ public class ModelApi {
     ModelStore.Model addModel(@Valid @RequestBody ModelSaid said, Pen pen) {
         return pen.once(
                 said,
-                by -> service.addModel(by, said.maker().strip(), said.name().strip(), said.kind()),
+                by -> service.addModel(
+                        by,
+                        Checked.text("maker", said.maker(), 120),
+                        Checked.text("name", said.name(), 120),
+                        said.kind()),
                 ModelStore.Model::id,
                 models::model);
     }
@@ -133,7 +138,11 @@ public class ModelApi {
     ModelStore.Revision atTheCounter(@Valid @RequestBody ModelSaid said, Pen pen) {
         return pen.once(
                 said,
-                by -> service.atTheCounter(by, said.maker().strip(), said.name().strip(), said.kind()),
+                by -> service.atTheCounter(
+                        by,
+                        Checked.text("maker", said.maker(), 120),
+                        Checked.text("name", said.name(), 120),
+                        said.kind()),
                 ModelStore.Revision::id,
                 models::revision);
     }
@@ -143,7 +152,12 @@ public class ModelApi {
         return pen.once(
                 said,
                 by -> service.changeModel(
-                        by, model, seen, said.maker().strip(), said.name().strip(), said.kind()),
+                        by,
+                        model,
+                        seen,
+                        Checked.text("maker", said.maker(), 120),
+                        Checked.text("name", said.name(), 120),
+                        said.kind()),
                 ModelStore.Model::id,
                 models::model);
     }
@@ -153,7 +167,13 @@ public class ModelApi {
     ModelStore.Revision addRevision(@PathVariable long model, @Valid @RequestBody RevisionSaid said, Pen pen) {
         return pen.once(
                 said,
-                by -> service.addRevision(by, model, said.name().strip(), said.tellApart(), said.look(), said.copyOf()),
+                by -> service.addRevision(
+                        by,
+                        model,
+                        Checked.text("name", said.name(), 120),
+                        said.tellApart(),
+                        said.look(),
+                        said.copyOf()),
                 ModelStore.Revision::id,
                 models::revision);
     }
@@ -163,7 +183,8 @@ public class ModelApi {
             @PathVariable long revision, Seen seen, @Valid @RequestBody RevisionSaid said, Pen pen) {
         return pen.once(
                 said,
-                by -> service.changeRevision(by, revision, seen, said.name().strip(), said.tellApart(), said.look()),
+                by -> service.changeRevision(
+                        by, revision, seen, Checked.text("name", said.name(), 120), said.tellApart(), said.look()),
                 ModelStore.Revision::id,
                 models::revision);
     }
@@ -183,7 +204,8 @@ public class ModelApi {
             @PathVariable long component, Seen seen, @Valid @RequestBody ComponentChange said, Pen pen) {
         return pen.once(
                 said,
-                by -> components.change(by, component, seen, said.name().strip(), said.aliases(), said.inside()),
+                by -> components.change(
+                        by, component, seen, Checked.text("name", said.name(), 120), said.aliases(), said.inside()),
                 ModelStore.ModelComponent::id,
                 models::component);
     }

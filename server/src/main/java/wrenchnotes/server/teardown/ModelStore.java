@@ -58,7 +58,7 @@ public class ModelStore {
             FROM revision
             """;
 
-    List<Model> models() {
+    public List<Model> models() {
         return jdbc.sql("SELECT id, maker, name, kind, version FROM model ORDER BY maker, name")
                 .query((row, n) -> model(row))
                 .list();

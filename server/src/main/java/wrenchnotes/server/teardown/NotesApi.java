@@ -31,6 +31,7 @@ import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.ground.Takes;
 
 /** The teardown notes of a revision, read and saved as a whole. */
 @RestController
@@ -87,6 +88,7 @@ public class NotesApi {
     }
 
     @PutMapping("/teardown")
+    @Takes(megabytes = 2)
     NotesView save(@PathVariable long revision, Seen seen, @Valid @RequestBody NotesSaid said, Pen pen) {
         Teardown steps = Teardown.of(StepSaid.steps(said.steps()));
         String why = said.why() == null ? "" : said.why().strip();

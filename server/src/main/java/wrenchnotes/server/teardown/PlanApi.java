@@ -28,6 +28,7 @@ import wrenchnotes.core.teardown.plan.PlanStep;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.ground.Takes;
 
 /** The way in: from saved notes, and from steps that nobody has saved yet. */
 @RestController
@@ -134,6 +135,7 @@ public class PlanApi {
 
     /** Changes nothing: for planning before notes are saved, and for tests. */
     @PostMapping("/api/teardown/plan")
+    @Takes(megabytes = 2)
     PlanAnswer plan(@Valid @RequestBody PlanSaid said) {
         AccessPlan plan =
                 AccessPlan.to(said.steps().stream().map(PlanStepSaid::step).toList(), said.targets(), said.costs());

@@ -22,6 +22,7 @@ import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Session;
 import wrenchnotes.server.ground.SignedIn;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.ground.Takes;
 
 /** Proposals for the notes, from whoever has the unit open. */
 @RestController
@@ -96,6 +97,7 @@ public class ProposalApi {
 
     @PostMapping("/api/revisions/{revision}/proposals")
     @ResponseStatus(HttpStatus.CREATED)
+    @Takes(megabytes = 2)
     Decided propose(@PathVariable long revision, @Valid @RequestBody ProposalSaid said, Pen pen) {
         return pen.once(
                 said,

@@ -30,8 +30,19 @@ final class Addresses {
 
     /** One job of each standing, every gauge with a job and without, two models in each of their views. */
     static List<String> of(Client client) {
-        List<String> all = new ArrayList<>(
-                List.of("/rack", "/checkin", "/words", "/lots", "/bench", "/models", "/drawers", "/patterns", "/team"));
+        List<String> all = new ArrayList<>(List.of(
+                "/rack",
+                "/checkin",
+                "/words",
+                "/lots",
+                "/bench",
+                "/models",
+                "/drawers",
+                "/patterns",
+                "/team",
+                "/team/gate",
+                "/team/journal",
+                "/team/kept"));
         JsonNode rack = client.get("/api/rack").body();
         TreeSet<String> standings = new TreeSet<>();
         List<Long> jobs = new ArrayList<>();

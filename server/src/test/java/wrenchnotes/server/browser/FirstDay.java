@@ -3,6 +3,7 @@ package wrenchnotes.server.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import wrenchnotes.server.Client;
 
 /** What a shop does before its first job: somebody leads it, a model is written down, a part is in a drawer. */
 final class FirstDay {
@@ -19,6 +20,7 @@ final class FirstDay {
         page.navigate("/rack");
         window.says("Nobody works here yet");
         window.field("Name").fill("Ragna");
+        window.field("Code").fill(Client.CODE);
         window.field("Password").fill("tern and gannet");
         window.assertAccessible();
         window.click("Open the shop");

@@ -72,6 +72,7 @@ class FirstHourIT {
         Page page = window.page();
         page.navigate("/");
         window.exact("Name").fill("maud");
+        page.getByLabel("Code").fill(wrenchnotes.server.Client.CODE);
         page.getByLabel("Password").fill("first hour of all");
         page.keyboard().press("Enter");
         window.says("The first hour");

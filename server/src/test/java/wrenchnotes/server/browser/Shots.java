@@ -10,13 +10,6 @@ import java.util.Set;
 /** Takes the pictures in docs/screenshots from a running demo shop: {@code make shots}. */
 public final class Shots {
 
-    private static final String NOT_OPENED = """
-            async () => {
-              const rack = await (await fetch('/api/rack')).json();
-              return rack.next.find((row) => row.model === 'Dulcane CD-5' && !row.opened).jobId;
-            }
-            """;
-
     private static final String ON_THE_WAY_IN = """
             async () => {
               const rack = await (await fetch('/api/rack')).json();
@@ -32,19 +25,6 @@ public final class Shots {
             }
             """;
 
-    private static final String ONE_LOST = """
-            async () => {
-              const rack = await (await fetch('/api/rack')).json();
-              for (const row of rack.next.filter((one) => one.opened)) {
-                const bench = await (await fetch('/api/jobs/' + row.jobId + '/bench')).json();
-                if (bench.way.steps.some((step) => step.things.some((thing) => thing.accounts.LOST))) {
-                  return row.jobId;
-                }
-              }
-              throw new Error('no unit with a lost screw');
-            }
-            """;
-
     private static final String NOT_AS_MADE = """
             async () => {
               for (let n = 1; n < 245; n++) {
@@ -55,6 +35,18 @@ public final class Shots {
                 }
               }
               throw new Error('no unit that is not as made');
+            }
+            """;
+
+    private static final String DEEP_AND_NOT_BEGUN = """
+            async () => {
+              const rack = await (await fetch('/api/rack')).json();
+              const row = [...rack.next, ...rack.waiting].find(
+                (one) => /CD-5/.test(one.model) && !one.opened && one.status.standing === 'NOT_STARTED');
+              if (!row) {
+                throw new Error('no deep unit that is not begun');
+              }
+              return row.jobId;
             }
             """;
 
@@ -72,7 +64,7 @@ public final class Shots {
             """;
 
     /** What has nothing in one of its parts, or says that there is more, is worth a picture too. */
-    private static final Set<String> MAY_BE_EMPTY = Set.of("patterns");
+    private static final Set<String> MAY_BE_EMPTY = Set.of("patterns", "who-gets-in");
 
     private final Page page;
     private final Path folder;
@@ -90,6 +82,13 @@ public final class Shots {
             window.page().getByText("Demo shop").waitFor();
             window.signIn("tobias", "quay");
             shots.rooms(window);
+        }
+        try (Window window = Window.on(args[0])) {
+            window.signIn("ines", "quay");
+            window.page().navigate("/team/gate");
+            window.page().getByText("Open it to the shop").waitFor();
+            window.page().getByText("A token for a script").click();
+            new Shots(window.page(), Path.of(args[1])).take("who-gets-in");
         }
     }
 
@@ -119,11 +118,6 @@ public final class Shots {
         take("notes");
         window.goTo("Models");
         page.getByText("A new model").waitFor();
-        page.getByText("Pellworth Tern").click();
-        page.getByText("As a whole").click();
-        page.getByText("Before step one").waitFor();
-        window.goTo("Models");
-        page.getByText("A new model").waitFor();
         page.getByText("Quistral Q2").click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("B").setExact(true))
                 .click();
@@ -141,7 +135,7 @@ public final class Shots {
         page.getByText("All of them in numbers").waitFor();
         take("patterns");
 
-        Map.of("belt", "way round", "rails", "See to", "logic", "suspect").forEach((gauge, says) -> {
+        Map.of("belt", "way round", "rails", "See to").forEach((gauge, says) -> {
             page.navigate("/gauges/" + gauge);
             window.click("Example");
             window.says(says);
@@ -163,79 +157,46 @@ public final class Shots {
         page.getByText("clear-out").first().click();
         page.getByLabel("What to do with it").first().waitFor();
         take("lot");
-        page.navigate("/bench/" + page.evaluate(ON_THE_WAY_IN));
-        window.saysItIsSafe();
-        take("bench-in");
-        page.keyboard().press("r");
-        page.getByText("Else: type it").waitFor();
-        take("bench-there");
-        page.keyboard().press("r");
-        page.keyboard().press("t");
-        page.getByText("OUT ·").waitFor();
-        take("bench-out");
-        notYetOpened(window);
-        theGate(window);
+        theBench();
     }
 
-    /** One of the deep units, on its way to the lens: nine steps in. */
-    private void notYetOpened(Window window) {
-        page.navigate("/bench/" + page.evaluate(NOT_OPENED));
-        page.getByText("Before the first step").waitFor();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("lens"))
-                .first()
-                .click();
-        page.getByText("lay out").waitFor();
+    /** One unit from before the first step to the gate, by digits and Space. */
+    private void theBench() {
+        page.navigate("/bench/" + page.evaluate(DEEP_AND_NOT_BEGUN));
+        page.getByText("Worth most").waitFor();
+        press("2");
         take("bench-start");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("the whole of it"))
-                .click();
-        page.keyboard().press("Space");
-        for (int step = 1; step <= 9; step++) {
-            page.getByText("IN · STEP " + step + " OF").waitFor();
-            window.saysItIsSafe();
-            page.keyboard().press("Space");
+        press("2");
+        press("1");
+        for (int step = 0; step < 24 && !heading().contains("What is it"); step++) {
+            if (page.getByText("heeded").count() > 0) {
+                press("1");
+            }
+            press("Space");
+            if (step == 0) {
+                take("bench-in");
+            }
         }
-        page.getByText("IN · STEP 10 OF").waitFor();
-        take("mat");
+        page.getByText("What is it").first().waitFor();
+        take("bench-there");
+        press("1");
+        press("1");
+        press("0");
+        press("Space");
+        take("bench-out");
+        for (int step = 0; step < 24 && !heading().matches("(?s).*(All back|Not yet).*"); step++) {
+            press("Space");
+        }
+        take("bench-gate");
     }
 
-    /** A unit of which a screw was lost, put together again without it. */
-    private void theGate(Window window) {
-        page.navigate("/bench/" + page.evaluate(ONE_LOST));
-        page.getByText("OUT ·").first().waitFor();
-        while (page.getByText("OUT ·").count() > 0) {
-            window.saysItIsSafe();
-            String where = page.getByText("OUT ·").first().innerText();
-            Locator went =
-                    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("That is what went back"));
-            if (page.getByText("Still off under it").count() > 0) {
-                // Out of reach later: it is decided here.
-                page.keyboard().press("1");
-                page.getByLabel("Why (must be said when it is left out)").fill("rolled away, post holds without");
-                page.waitForResponse(
-                        answer -> answer.url().contains("/moves"), () -> window.click("Leave it out: it may go so"));
-                page.waitForTimeout(400);
-                continue;
-            }
-            if (went.count() > 0) {
-                Locator more = page.getByLabel("one more back in");
-                for (int at = 0; at < more.count(); at++) {
-                    while (more.nth(at).isEnabled()) {
-                        more.nth(at).click();
-                    }
-                }
-                went.click();
-            } else {
-                page.locator("[role=checkbox][aria-checked=false]").all().forEach(Locator::click);
-                page.keyboard().press("Space");
-            }
-            page.getByText(where, new Page.GetByTextOptions().setExact(true)).waitFor(Window.GONE);
-        }
-        page.keyboard().press("0");
-        page.getByLabel("What was tried").fill("every buzzer answers, panel closed");
-        window.click("failed");
-        page.getByLabel("What was tried").press("Enter");
-        page.getByText("Not yet").waitFor();
-        take("bench-gate");
+    private String heading() {
+        return page.locator("h1").first().innerText();
+    }
+
+    private void press(String key) {
+        page.keyboard().press(key);
+        page.waitForTimeout(800);
     }
 
     /** One that has several parts, with what a new one may say of it; nothing is sent. */

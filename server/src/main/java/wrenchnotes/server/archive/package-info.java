@@ -1,0 +1,2 @@
+/** The whole shop as one open file, out and in. */
+package wrenchnotes.server.archive;

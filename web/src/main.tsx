@@ -86,6 +86,7 @@ function App() {
               <Route path="/past" element={<PastPage />} />
               <Route path="/past/:list" element={<PastPage />} />
               <Route path="/team" element={<TeamPage />} />
+              <Route path="/team/:part" element={<TeamPage />} />
               <Route path="/shop" element={<ShopPage />} />
               <Route path="*" element={<Navigate to="/rack" replace />} />
             </Route>

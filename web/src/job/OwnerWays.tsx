@@ -8,6 +8,7 @@ import { Form, Sends } from '../form/Form';
 import { WordsIn } from '../form/fields';
 import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
+import { Forget } from './Forget';
 
 type Way = Schemas['ContactWay'];
 
@@ -23,6 +24,7 @@ function leads({ kind, said }: Way): string | undefined {
 export function OwnerWays({ owner }: { owner: Schemas['Owner'] }) {
   const [changing, setChanging] = useState(false);
   const may = useMay('CHECK_IN');
+  const lead = useMay('FORGET');
   if (changing) {
     return <Change owner={owner} leave={() => setChanging(false)} />;
   }
@@ -48,6 +50,7 @@ export function OwnerWays({ owner }: { owner: Schemas['Owner'] }) {
           {owner.ways.length === 0 ? 'how are they reached?' : 'other ways'}
         </Act>
       )}
+      {lead && <Forget owner={owner} />}
     </Box>
   );
 }

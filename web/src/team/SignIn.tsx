@@ -13,17 +13,20 @@ import { Tag } from '../parts/Tag';
 const entry = z.object({
   name: said.words('Say who you are'),
   password: z.string().min(1, 'The password is missing'),
+  code: z.string(),
 });
 
 /** The door. On the very first visit it makes the shop's first lead. */
 export default function SignIn({ session }: { session: Schemas['SessionView'] }) {
   const client = useQueryClient();
   const enter = useSending({
-    blank: { name: '', password: '' },
+    blank: { name: '', password: '', code: '' },
     check: entry,
-    send: (body) =>
+    send: ({ code, ...who }) =>
       answer(
-        session.firstVisit ? api.POST('/api/session/first', { body }) : api.POST('/api/session', { body }),
+        session.firstVisit
+          ? api.POST('/api/session/first', { body: { ...who, code } })
+          : api.POST('/api/session', { body: who }),
       ),
     done: (now) => client.setQueryData(answers.session(), now),
   });
@@ -39,6 +42,16 @@ export default function SignIn({ session }: { session: Schemas['SessionView'] })
             You are the first: choose a name and a password, and you lead this shop. You add the others later.
           </Box>
         )}
+        {session.firstVisit && (
+          <TextIn
+            of={enter}
+            at="code"
+            label="Code"
+            hint="Printed where the program was started"
+            fontFamily="mono"
+            textTransform="uppercase"
+          />
+        )}
         <TextIn of={enter} at="name" label="Name" />
         <TextIn of={enter} at="password" label="Password" type="password" />
         <Act look="main" type="submit" disabled={enter.pending} justifyContent="center">
@@ -53,7 +66,7 @@ export default function SignIn({ session }: { session: Schemas['SessionView'] })
                   key={name}
                   on={false}
                   onClick={() => {
-                    enter.set({ name, password: session.demoPassword ?? '' });
+                    enter.set({ name, password: session.demoPassword ?? '', code: '' });
                     enter.send();
                   }}
                 >
@@ -63,6 +76,9 @@ export default function SignIn({ session }: { session: Schemas['SessionView'] })
             </Box>
           </Box>
         )}
+        <Box color="muted" fontSize="xs" textAlign="right">
+          {session.build}
+        </Box>
       </Form>
     </Box>
   );

@@ -114,7 +114,6 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const key = kept === undefined ? undefined : keyOf(person, kept);
   const first = useRef(blank);
   const fields = useRef(new Set<string>());
-  const touched = useRef(false);
   const [foundAt, setFoundAt] = useState<number>();
   const [asks, setAsks] = useState(false);
   const [homeless, setHomeless] = useState<Problem>();
@@ -130,23 +129,14 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const can = useRef(form);
   can.current = form;
   useEffect(() => {
-    let here = true;
-    touched.current = false;
-    if (key !== undefined) {
-      keep.find<In>(key).then((found) => {
-        if (here && found && !touched.current) {
-          can.current.reset(found.value, { keepDefaultValues: true });
-          setFoundAt(found.at);
-        }
-      });
+    const found = key === undefined ? undefined : keep.find<In>(key);
+    if (found) {
+      can.current.reset(found.value, { keepDefaultValues: true });
+      setFoundAt(found.at);
     }
-    return () => {
-      here = false;
-    };
   }, [key]);
 
   const typed = useCallback(() => {
-    touched.current = true;
     setFoundAt(undefined);
     if (key !== undefined) {
       const now = can.current.getValues();

@@ -124,7 +124,6 @@ class DraftsIT {
             window.says("At the counter");
             open(key);
             page.getByLabel(field).first().fill("half of it");
-            page.waitForTimeout(200);
             page.reload();
             window.says("At the counter");
             open(key);

@@ -32,6 +32,17 @@ function placeOf(hit: Hit): string {
   }
 }
 
+/** Where the label of a part or of a drawer leads, if it is one. */
+function labelOf(code: string): string | undefined {
+  const part = /^P(\d{1,9})$/i.exec(code);
+  const drawer = /^D:(.{1,12})$/i.exec(code);
+  return part
+    ? `/drawers?part=${part[1]}`
+    : drawer
+      ? `/drawers?drawer=${encodeURIComponent(drawer[1] as string)}`
+      : undefined;
+}
+
 const find = (asked: string) => answer(api.GET('/api/find', { params: { query: { q: asked } } }));
 
 /** The one finder: a scanned tag and Enter opens the unit's newest job. */
@@ -76,6 +87,11 @@ export function Finder({ dark }: { dark: boolean }) {
   // Scanned with nothing focused: one answer is opened, several are shown.
   const scanned = useRef<(text: string) => void>(() => undefined);
   scanned.current = async (code) => {
+    const label = labelOf(code);
+    if (label) {
+      navigate(label);
+      return;
+    }
     const now = await find(code).catch(() => undefined);
     const all = now?.groups.flatMap(flat) ?? [];
     const [first] = all;

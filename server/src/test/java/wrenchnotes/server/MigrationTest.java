@@ -173,7 +173,8 @@ class MigrationTest {
                         825466209,
                         1277569849,
                         1635617408,
-                        924750041);
+                        924750041,
+                        1433180997);
         CRC32 ninth = new CRC32();
         for (String script : List.of("V9-tables.sql", "V9-indexes.sql")) {
             ninth.update(Files.readAllBytes(Path.of("src/main/resources/db/rebuild/" + script)));

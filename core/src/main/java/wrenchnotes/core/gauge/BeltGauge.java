@@ -47,6 +47,11 @@ public final class BeltGauge {
             Checked.within("worn.valueMm", valueMm, 1, 5000);
         }
 
+        /** The worn belt that a new one of some circumference, in mm, would replace best. */
+        public static WornBelt replacedBest(double circumferenceMm) {
+            return new WornBelt(WornMethod.CIRCUMFERENCE, circumferenceMm / BEST_OF_WORN);
+        }
+
         double circumference() {
             return switch (method) {
                 case FLAT -> 2 * valueMm;

@@ -154,6 +154,11 @@ public final class CapacitorGauge {
         public CapacitorAsked of(Capacitor other) {
             return new CapacitorAsked(original, Optional.of(other), switched, series);
         }
+
+        /** The same question of a candidate whose series is known; what was said of all stands where it is not. */
+        public CapacitorAsked withSeries(Optional<CapacitorSeries> known) {
+            return new CapacitorAsked(original, candidate, switched, known.or(() -> series));
+        }
     }
 
     /**

@@ -263,24 +263,4 @@ class CapacitorTest {
                     .isEqualTo(GOOD);
         }
     }
-
-    @Test
-    void aLabelSaysWhichVoltsAndHowNear() {
-        assertThat(CapacitorLabel.read("0.1 µF, 250 V~, film").orElseThrow().ratedFor())
-                .contains(RatedFor.AC);
-        assertThat(CapacitorLabel.read("0.1 µF, 250 V AC film").orElseThrow().ratedFor())
-                .contains(RatedFor.AC);
-        assertThat(CapacitorLabel.read("0.1 µF, 63 V d.c., film").orElseThrow().ratedFor())
-                .contains(RatedFor.DC);
-        assertThat(CapacitorLabel.read("0.1 µF, 63 V=, film").orElseThrow().ratedFor())
-                .contains(RatedFor.DC);
-        assertThat(CapacitorLabel.read("0.1 µF, 63 V, film").orElseThrow().ratedFor())
-                .isEmpty();
-        assertThat(CapacitorLabel.read("0.1 µF ±5 %, 63 V, film").orElseThrow().tolerancePercent())
-                .contains(5.0);
-        assertThat(CapacitorLabel.read("470 µF, 25 V, electrolytic")
-                        .orElseThrow()
-                        .ratedFor())
-                .contains(RatedFor.DC);
-    }
 }

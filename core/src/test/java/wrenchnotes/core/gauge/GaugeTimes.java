@@ -102,7 +102,7 @@ public final class GaugeTimes {
                         Optional.empty(),
                         Optional.empty())));
         CapacitorGauge.Capacitor filter =
-                CapacitorLabel.read("0.1 µF, 275 V~, class X2").orElseThrow();
+                CapacitorGauge.Capacitor.of(0.1, 275, CapacitorGauge.CapacitorKind.SAFETY_X, Optional.of("X2"));
         print("capacitor", 1, () -> CapacitorGauge.of(new CapacitorGauge.CapacitorAsked(filter, Optional.of(filter))));
         print(
                 "limit",

@@ -163,9 +163,9 @@ class KeptTest {
         assertThat(found.words()).startsWith("Chain: decoder is the first");
         assertThat(found.readings()).extracting(Reading::what).containsExactly("after pick-up", "after decoder");
         CapacitorGauge.Capacitor x2 =
-                CapacitorLabel.read("0.1 µF, 275 V~, class X2").orElseThrow();
+                CapacitorGauge.Capacitor.of(0.1, 275, CapacitorGauge.CapacitorKind.SAFETY_X, Optional.of("X2"));
         CapacitorGauge.Capacitor y2 =
-                CapacitorLabel.read("0.1 µF, 250 V~, class Y2").orElseThrow();
+                CapacitorGauge.Capacitor.of(0.1, 250, CapacitorGauge.CapacitorKind.SAFETY_Y, Optional.of("Y2"));
         Measurement lower = ElectricReadings.capacitor(new CapacitorGauge.CapacitorAsked(x2, Optional.of(y2)));
         assertThat(lower.verdict()).contains(Judgement.BAD);
         assertThat(lower.readings().get(3).limits()).isEqualTo("from 275");

@@ -116,15 +116,6 @@ class LengthsTest {
         return new BeltInDrawer(1, name, "1", 3, length, Optional.of(new BeltSection(shape, width, thick)));
     }
 
-    @Test
-    void aBeltIsReadOffItsDrawer() {
-        BeltInDrawer flat = BeltLabel.read(7, "belt", "inner circumference 89 mm, flat 3 × 0.5 mm", "2", 4)
-                .orElseThrow();
-        assertThat(flat.circumferenceMm()).isEqualTo(89);
-        assertThat(flat.section()).contains(new BeltSection(BeltShape.FLAT, 3, 0.5));
-        assertThat(BeltLabel.read(7, "latch", "printed, left hand", "9", 1)).isEmpty();
-    }
-
     /** ISO 54 module 0.5, 20 teeth: outside 11 mm; with 40 teeth at 15 mm, ratio 2 (by the definition). */
     @Test
     void aGearAndItsMate() {

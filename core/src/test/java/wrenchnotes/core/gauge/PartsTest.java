@@ -3,46 +3,14 @@ package wrenchnotes.core.gauge;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
-import wrenchnotes.core.gauge.CapacitorGauge.Capacitor;
-import wrenchnotes.core.gauge.CapacitorGauge.CapacitorKind;
 import wrenchnotes.core.gauge.GearGauge.GearAsked;
 import wrenchnotes.core.gauge.GearGauge.GearFit;
 import wrenchnotes.core.gauge.GearGauge.GearWheel;
 
 /** Laws of parts that may stand in for others. */
 class PartsTest {
-
-    /** The units are those of the SI (published). Words that name what no part has are no label, and never an error. */
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = ';',
-            value = {
-                "0.1 µF, 275 V~, class X2;0.1;275;SAFETY_X",
-                "electrolytic 470 µF, 25 V, 105 °C;470;25;ELECTROLYTIC",
-                "100 nF, 63 V film;0.1;63;FILM",
-                "4,7 µF, 63 V;4.7;63;FILM",
-                "electrolytic 0,1 µF 50V;0.1;50;ELECTROLYTIC",
-                "47 \u03bcF, 16 V electrolytic;47;16;ELECTROLYTIC",
-                "electrolytic, 16 mfd, 450 V;16;450;ELECTROLYTIC",
-                "4n7 ceramic 1 kV;0.0047;1000;CERAMIC"
-            })
-    void aLabelIsRead(String label, double microfarads, double volts, CapacitorKind kind) {
-        Capacitor read = CapacitorLabel.read(label).orElseThrow();
-        assertThat(read.microfarads()).isEqualTo(microfarads);
-        assertThat(read.volts()).isEqualTo(volts);
-        assertThat(read.kind()).isEqualTo(kind);
-        for (String none : List.of("sled belt, 50 mm", "1.2.3 µF . V", "0 µF, 16 V", "10 µF, 99999999 V", "µF V", "")) {
-            assertThat(CapacitorLabel.read(none)).as(none).isEmpty();
-            assertThat(BeltLabel.read(1, "x", none, "1", 1)).as(none).isEmpty();
-        }
-        assertThat(BeltLabel.read(1, "x", "inner circumference 50 mm, flat 0 mm", "1", 1))
-                .isEmpty();
-    }
 
     private static GearAsked gear(int teeth, double outside, GearWheel mate, Double apart, Double bore, Double shaft) {
         return new GearAsked(

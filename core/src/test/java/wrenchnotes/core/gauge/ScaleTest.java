@@ -10,8 +10,6 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.Size;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import wrenchnotes.core.gauge.BleedGauge.BleedAsked;
 import wrenchnotes.core.gauge.ChainGauge.ChainAsked;
 import wrenchnotes.core.gauge.ChainGauge.ChainFound;
@@ -103,19 +101,5 @@ class ScaleTest {
                         new BleedAsked(100 * scale, 10_000 / scale, 300, Optional.empty(), Optional.of(20.0)))
                 .secondsToMeasure();
         assertThat(other).isCloseTo(one, within(1e-6));
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = ';',
-            value = {
-                "100 nF, 275 V~, class X2;0.1 µF, 275 V~, class X2",
-                "4700 µF, 16 V electrolytic;4700 uF, 16 V electrolytic",
-                "220 pF, 0.5 kV ceramic;0.22 nF, 500 V ceramic"
-            })
-    void aLabelInOtherUnitsIsTheSameCapacitor(String one, String other) {
-        assertThat(CapacitorLabel.read(one)).isPresent().isEqualTo(CapacitorLabel.read(other));
-        // On old parts mF says microfarads (common practice), elsewhere a thousand times as many: it is not guessed.
-        assertThat(CapacitorLabel.read("4.7 mF, 16 V electrolytic")).isEmpty();
     }
 }

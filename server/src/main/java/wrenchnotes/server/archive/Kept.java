@@ -11,16 +11,17 @@ final class Kept {
     /** In the order in which they are read in: whatever a row names stands in a table before it. */
     static final List<String> TABLES = List.of(
             ("person person_role api_token door_line shop slot meter owner model revision component fault symptom"
-                            + " wrong_word part logic_chip photo lot brought bears teardown unit job past_job arrival_missing at_bench"
+                            + " wrong_word photo part logic_chip lot brought bears teardown unit job past_job arrival_missing at_bench"
                             + " belonging check_entry closing component_look crossed_tries draft entry finding fitted fragment gap_said"
                             + " hold job_mark job_photo job_symptom journal loan notes_taken outcome_entry overruling pause proposal sale"
-                            + " step_entry temporary triage entry_private finding_photo finding_symptom journal_private ledger_entry"
+                            + " step_entry temporary triage entry_private finding_photo finding_symptom part_fit stock_take stock_count supplier part_order order_line order_event journal_private ledger_entry"
                             + " measurement part_movement part_told run opened_again reading skip")
                     .split(" "));
 
     static final Map<String, String> LEFT_OUT = Map.of(
             "flyway_schema_history", "the number of the tables' form stands in schema.json",
             "answered", "requests of this week, to notice a retry by",
+            "part_balance", "sums, made anew by the movements as they come in",
             "sign_in", "opens the shop: everybody signs in anew",
             "calendar", "opens calendars: made anew by whoever had one");
 

@@ -15,12 +15,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.Fragments;
 import wrenchnotes.core.bench.ScrewMatch;
-import wrenchnotes.core.drawer.Fitting;
+import wrenchnotes.core.drawer.kind.InStead;
+import wrenchnotes.core.drawer.kind.PartSpec;
+import wrenchnotes.core.drawer.kind.ThingPart;
+import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.team.Act;
-import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.Finish;
 import wrenchnotes.core.teardown.Head;
-import wrenchnotes.core.teardown.Thing;
 import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.May;
@@ -120,30 +121,41 @@ class EndsApi {
                         by, job, seen, said.component(), said.good().orElse(true)));
     }
 
-    /** @param usual whether it was the last to go in there in such a unit @param fits whether its words and sizes speak for it */
-    public record FittingPart(DrawerStore.Part part, boolean usual, boolean fits) {}
+    /**
+     * @param usual whether it was the last to go in there in such a unit
+     * @param fits whether it is of the kind that is wanted, some of it agrees, and nothing refuses it
+     * @param reasons what speaks for and against it, as far as it is of that kind
+     */
+    public record FittingPart(DrawerStore.Part part, boolean usual, boolean fits, List<String> reasons) {}
 
     /** What the drawers have that may stand in for a thing: what went in the last time, then the likeliest, the rest by drawer. */
     @GetMapping("/things/{thing}/parts")
     List<FittingPart> fitting(@PathVariable long job, @PathVariable String thing) {
         return snapshot.read(() -> {
             BenchState state = benches.state(job);
-            Thing wanted = state.run().ledger().thing(thing);
+            Optional<PartSpec> wanted = ThingPart.of(state.run().ledger().thing(thing));
             Optional<Long> last = parts.lastAt(state.job().revisionId(), thing);
-            String words =
-                    wanted instanceof FastenerGroup group ? group.label() + ", " + group.words() : wanted.label();
             return drawers.parts().stream()
                     .filter(part -> part.count() > 0)
-                    .map(part -> new FittingPart(
-                            part, last.filter(id -> id == part.id()).isPresent(), score(words, part) >= 2))
+                    .map(part -> fitting(
+                            part, wanted, last.filter(id -> id == part.id()).isPresent()))
                     .sorted(Comparator.comparing((FittingPart one) -> !one.usual())
-                            .thenComparing(one -> -score(words, one.part())))
+                            .thenComparing(one -> !one.fits())
+                            .thenComparing(one -> one.reasons().isEmpty()))
                     .toList();
         });
     }
 
-    private static int score(String words, DrawerStore.Part part) {
-        return Fitting.score(words, part.name() + " " + part.what());
+    private static FittingPart fitting(DrawerStore.Part part, Optional<PartSpec> wanted, boolean usual) {
+        if (wanted.isEmpty()
+                || part.spec().isEmpty()
+                || part.spec().get().kind() != wanted.get().kind()) {
+            return new FittingPart(part, usual, false, List.of());
+        }
+        InStead judged = InStead.of(wanted.get(), part.spec().get());
+        boolean agrees =
+                part.spec().get().answers(wanted.get()).filter(n -> n > 0).isPresent();
+        return new FittingPart(part, usual, agrees && judged.verdict() != Judgement.BAD, judged.reasons());
     }
 
     /** What is known of a screw; what is left out is not known. */

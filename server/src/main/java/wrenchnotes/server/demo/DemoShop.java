@@ -38,6 +38,7 @@ public class DemoShop implements SmartInitializingSingleton {
     private final DemoTeardowns teardowns;
     private final DrawerService drawers;
     private final DemoReplay replay;
+    private final DemoOrders orders;
     private final TransactionTemplate writing;
     private final Clock clock;
 
@@ -48,6 +49,7 @@ public class DemoShop implements SmartInitializingSingleton {
             DemoTeardowns teardowns,
             DrawerService drawers,
             DemoReplay replay,
+            DemoOrders orders,
             PlatformTransactionManager transactions,
             Clock clock) {
         this.settings = settings;
@@ -56,6 +58,7 @@ public class DemoShop implements SmartInitializingSingleton {
         this.teardowns = teardowns;
         this.drawers = drawers;
         this.replay = replay;
+        this.orders = orders;
         this.writing = new TransactionTemplate(transactions);
         this.clock = clock;
     }
@@ -97,6 +100,7 @@ public class DemoShop implements SmartInitializingSingleton {
                             .id());
         }
         replay.play(now, staff, revisions, parts, moments);
+        orders.play(now, lead, parts, moments);
         SignedIn wren = staff.get("wren");
         By yesterday =
                 new By(wren.id(), wren.name(), new Moment(moments.incrementAndGet(), now.minus(Duration.ofHours(21))));

@@ -1,5 +1,7 @@
 package wrenchnotes.server.drawer;
 
+import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.PartAccount;
 import wrenchnotes.core.team.Act;
@@ -16,48 +18,111 @@ public class DrawerService {
     private final DrawerStore drawers;
     private final Rights rights;
     private final Journal journal;
+    private final ApplicationEventPublisher events;
 
-    DrawerService(DrawerStore drawers, Rights rights, Journal journal) {
+    DrawerService(DrawerStore drawers, Rights rights, Journal journal, ApplicationEventPublisher events) {
+        this.events = events;
         this.drawers = drawers;
         this.rights = rights;
         this.journal = journal;
     }
 
+    /** A part of which no more is said than its label. */
     public DrawerStore.Part add(By by, String drawer, String name, String what, long eachMinor, int count) {
-        refuseTwin(drawer, name, -1);
-        long id = drawers.add(drawer, name, what, eachMinor);
+        PartSaid said = new PartSaid(drawer, name, what, eachMinor, Optional.empty(), PartCare.NONE);
+        return add(by, said, count);
+    }
+
+    DrawerStore.Part add(By by, PartSaid said, int count) {
+        refuseTwin(said.drawer(), said.name(), -1);
+        mustBeKept(said.care());
+        long id = drawers.add(said);
         if (count > 0) {
-            bought(by, drawers.part(id), count, "first count");
+            bought(by, drawers.part(id), count, Math.multiplyExact(said.eachMinor(), count), "first count");
         }
         DrawerStore.Part part = drawers.part(id);
-        journal.write(by, Journal.Entry.ofShop("part", id, "Part " + name + " in drawer " + drawer, null, part));
+        journal.write(
+                by,
+                Journal.Entry.ofShop("part", id, "Part " + said.name() + " in drawer " + said.drawer(), null, part));
         return part;
     }
 
-    DrawerStore.Part change(By by, long id, Seen seen, String drawer, String name, String what, long eachMinor) {
+    DrawerStore.Part change(By by, long id, Seen seen, PartSaid said) {
         DrawerStore.Part before = drawers.part(id);
         seen.mustBe(before.version(), before.name(), () -> before);
-        refuseTwin(drawer, name, id);
-        if (eachMinor != before.eachMinor()) {
+        refuseTwin(said.drawer(), said.name(), id);
+        mustBeKept(said.care());
+        if (said.eachMinor() != before.eachMinor()) {
             rights.must(by, Act.PRICES);
         }
-        drawers.change(id, drawer, name, what, eachMinor);
+        drawers.change(id, said);
         DrawerStore.Part after = drawers.part(id);
-        journal.write(by, Journal.Entry.ofShop("part", id, "Part " + name + " changed", before, after));
+        journal.write(by, Journal.Entry.ofShop("part", id, "Part " + said.name() + " changed", before, after));
         return after;
     }
 
-    public DrawerStore.Part bookIn(By by, long id, int count, String why) {
+    private void mustBeKept(PartCare care) {
+        care.photo().filter(hash -> !drawers.hasPhoto(hash)).ifPresent(hash -> {
+            throw new Invalid("care.photo", "There is no such picture: take it again");
+        });
+    }
+
+    /** The drawer was counted: the difference is a movement like any other, and is told with its reason. */
+    DrawerStore.Part counted(By by, long id, int count, String why) {
         DrawerStore.Part before = drawers.part(id);
-        bought(by, before, count, why);
+        found(by, before, count - before.count(), why);
+        DrawerStore.Part after = drawers.part(id);
+        journal.write(
+                by,
+                Journal.Entry.ofShop(
+                        "part",
+                        id,
+                        before.name() + ": counted " + count + ", the book said " + before.count() + ": " + why,
+                        before,
+                        after));
+        return after;
+    }
+
+    /** @param more how many more there are than the book says; fewer if below 0 */
+    void found(By by, DrawerStore.Part part, int more, String why) {
+        if (more == 0) {
+            return;
+        }
+        PartAccount from = more > 0 ? PartAccount.LOST_COUNT : PartAccount.DRAWER;
+        PartAccount to = more > 0 ? PartAccount.DRAWER : PartAccount.LOST_COUNT;
+        int count = Math.abs(more);
+        long value;
+        if (more > 0) {
+            value = Math.multiplyExact(part.eachMinor(), count);
+            part.stock().bookIn(count, value);
+        } else {
+            part.stock().take(count);
+            value = part.stock().costOf(count);
+        }
+        drawers.move(
+                by,
+                new DrawerStore.Movement(DrawerStore.What.of(part.id()), count, from, to, value),
+                DrawerStore.For.shop(why));
+    }
+
+    /** Some of a part lie in their drawer now: whoever waits for them is told within the same transaction. */
+    public record InItsDrawer(By by, long part) {}
+
+    public DrawerStore.Part bookIn(By by, long id, int count, String why) {
+        return bookIn(by, id, count, Math.multiplyExact(drawers.part(id).eachMinor(), count), why);
+    }
+
+    /** @param costMinor what they cost together, carriage and all */
+    public DrawerStore.Part bookIn(By by, long id, int count, long costMinor, String why) {
+        DrawerStore.Part before = drawers.part(id);
+        bought(by, before, count, costMinor, why);
+        events.publishEvent(new InItsDrawer(by, id));
         DrawerStore.Part part = drawers.part(id);
         journal.write(by, Journal.Entry.ofShop("part", id, count + " × " + part.name() + " booked in", before, part));
         return part;
     }
 
-    /** At what one costs where it is bought. */
-    private void bought(By by, DrawerStore.Part part, int count, String why) {
-        long cost = Math.multiplyExact(part.eachMinor(), count);
+    private void bought(By by, DrawerStore.Part part, int count, long cost, String why) {
         part.stock().bookIn(count, cost);
         drawers.move(
                 by,

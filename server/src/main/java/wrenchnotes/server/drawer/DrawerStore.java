@@ -1,18 +1,29 @@
 package wrenchnotes.server.drawer;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.PartAccount;
 import wrenchnotes.core.drawer.Stock;
+import wrenchnotes.core.drawer.kind.PartKind;
+import wrenchnotes.core.drawer.kind.PartSpec;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.PartForm;
 import wrenchnotes.server.ground.Sql;
 
 /** Parts, and every movement of them. */
 @Component
 public class DrawerStore {
+
+    private static final String NOTHING_KNOWN = "{\"form\":1}";
 
     private static final String HELD = """
             SELECT COALESCE(SUM(CASE WHEN to_account = :account THEN count ELSE -count END), 0) AS count,
@@ -22,19 +33,17 @@ public class DrawerStore {
             """;
 
     private static final String PART = """
-            SELECT id, drawer, name, what, each_minor, version, COALESCE(lies.count, 0) AS count,
-                   COALESCE(lies.value_minor, 0) AS value_minor
+            SELECT part.id, drawer, name, what, each_minor, version, kind, fields, place, supplier_number, pack, minimum, gone,
+                   temporary, photo, COALESCE(lies.count, 0) AS count, COALESCE(lies.value_minor, 0) AS value_minor,
+                   COALESCE(aside.count, 0) AS promised
             FROM part
-            LEFT JOIN (SELECT part_id,
-                              SUM(CASE WHEN to_account = 'DRAWER' THEN count ELSE -count END) AS count,
-                              SUM(CASE WHEN to_account = 'DRAWER' THEN value_minor ELSE -value_minor END) AS value_minor
-                       FROM part_movement
-                       WHERE 'DRAWER' IN (from_account, to_account) AND part_id IS NOT NULL %s
-                       GROUP BY part_id) AS lies ON lies.part_id = part.id
+            LEFT JOIN part_balance AS lies ON lies.part_id = part.id AND lies.account = 'DRAWER'
+            LEFT JOIN part_balance AS aside ON aside.part_id = part.id AND aside.account = 'SHELF'
             """;
 
-    private static final String ALL = PART.formatted("");
-    private static final String ONE = PART.formatted("AND part_id = :id") + "WHERE id = :id";
+    /** Specs by what stands in the database: the same words are read once. */
+    private final Cache<String, PartSpec> specs =
+            Caffeine.newBuilder().maximumSize(20_000).build();
 
     private final JdbcClient jdbc;
 
@@ -44,8 +53,12 @@ public class DrawerStore {
 
     /**
      * @param count how many lie in the drawer
+     * @param promised how many are set aside for jobs; they lie there no more
      * @param eachMinor what one costs where it is bought, in the shop's currency's minor units
      * @param valueMinor what those in the drawer cost together
+     * @param spec what is known of it; empty if nobody could read its label and nobody said
+     * @param told the same in words
+     * @param low whether there are no more than somebody said is least, or none
      */
     public record Part(
             long id,
@@ -53,8 +66,13 @@ public class DrawerStore {
             String name,
             String what,
             int count,
+            int promised,
             long eachMinor,
             long valueMinor,
+            Optional<PartSpec> spec,
+            String told,
+            PartCare care,
+            boolean low,
             long version) {
 
         public Stock stock() {
@@ -82,18 +100,69 @@ public class DrawerStore {
     record Movement(What what, int count, PartAccount from, PartAccount to, long valueMinor) {}
 
     public List<Part> parts() {
-        return jdbc.sql(ALL + "ORDER BY drawer, name")
+        return jdbc.sql(PART + "ORDER BY drawer, name")
+                .query((row, n) -> part(row))
+                .list();
+    }
+
+    public List<Part> ofKind(PartKind kind) {
+        return jdbc.sql(PART + "WHERE kind = :kind ORDER BY drawer, name")
+                .param("kind", kind.name())
+                .query((row, n) -> part(row))
+                .list();
+    }
+
+    /** Those whose drawer, name or label hold all of some words. */
+    List<Part> called(Collection<String> words, int most) {
+        StringBuilder where = new StringBuilder("WHERE 1");
+        List<String> patterns = new ArrayList<>();
+        for (String word : words) {
+            where.append(" AND drawer || ' ' || name || ' ' || what LIKE ? ESCAPE '!'");
+            patterns.add("%" + word.replaceAll("([!%_])", "!$1") + "%");
+        }
+        return jdbc.sql(PART + where + " ORDER BY drawer, name LIMIT " + most)
+                .params(patterns)
+                .query((row, n) -> part(row))
+                .list();
+    }
+
+    List<Part> unread() {
+        return jdbc.sql(PART + "WHERE kind IS NULL ORDER BY drawer, name")
+                .query((row, n) -> part(row))
+                .list();
+    }
+
+    List<Part> inDrawer(String drawer) {
+        return jdbc.sql(PART + "WHERE drawer = :drawer ORDER BY name")
+                .param("drawer", drawer)
                 .query((row, n) -> part(row))
                 .list();
     }
 
     /** @throws NotFound if there is none */
     public Part part(long id) {
-        return jdbc.sql(ONE)
+        return jdbc.sql(PART + "WHERE part.id = :id")
                 .param("id", id)
                 .query((row, n) -> part(row))
                 .optional()
                 .orElseThrow(() -> new NotFound("There is no part " + id));
+    }
+
+    boolean hasPhoto(String hash) {
+        return jdbc.sql("SELECT 1 FROM photo WHERE hash = :hash")
+                .param("hash", hash)
+                .query(Integer.class)
+                .optional()
+                .isPresent();
+    }
+
+    /** What a component is called, with its model. */
+    Optional<String> component(long id) {
+        return jdbc.sql("""
+                        SELECT model.name || ', ' || component.name
+                        FROM component JOIN model ON model.id = component.model_id
+                        WHERE component.id = :id
+                        """).param("id", id).query(String.class).optional();
     }
 
     Optional<Long> idOf(String drawer, String name) {
@@ -132,29 +201,41 @@ public class DrawerStore {
                 .list();
     }
 
-    long add(String drawer, String name, String what, long eachMinor) {
-        return Sql.inserted(jdbc.sql("""
-                                INSERT INTO part (drawer, name, what, each_minor)
-                                VALUES (:drawer, :name, :what, :each)
-                                """)
-                .param("drawer", drawer)
-                .param("name", name)
-                .param("what", what)
-                .param("each", eachMinor));
+    long add(PartSaid said) {
+        return Sql.inserted(said(jdbc.sql("""
+                        INSERT INTO part (drawer, name, what, each_minor, kind, fields, place, supplier_number, pack, minimum, gone,
+                                          temporary, photo)
+                        VALUES (:drawer, :name, :what, :each, :kind, :fields, :place, :number, :pack, :minimum, :gone,
+                                :temporary, :photo)
+                        """), said));
     }
 
-    void change(long id, String drawer, String name, String what, long eachMinor) {
-        jdbc.sql("""
+    void change(long id, PartSaid said) {
+        said(jdbc.sql("""
                         UPDATE part
-                        SET drawer = :drawer, name = :name, what = :what, each_minor = :each, version = version + 1
+                        SET drawer = :drawer, name = :name, what = :what, each_minor = :each, kind = :kind, fields = :fields,
+                            place = :place, supplier_number = :number, pack = :pack, minimum = :minimum, gone = :gone,
+                            temporary = :temporary, photo = :photo, version = version + 1
                         WHERE id = :id
-                        """)
-                .param("id", id)
-                .param("drawer", drawer)
-                .param("name", name)
-                .param("what", what)
-                .param("each", eachMinor)
-                .update();
+                        """), said).param("id", id).update();
+    }
+
+    private static JdbcClient.StatementSpec said(JdbcClient.StatementSpec sql, PartSaid said) {
+        Optional<PartSpec> spec = said.known();
+        PartCare care = said.care();
+        return sql.param("drawer", said.drawer())
+                .param("name", said.name())
+                .param("what", said.what())
+                .param("each", said.eachMinor())
+                .param("kind", spec.map(one -> one.kind().name()).orElse(null))
+                .param("fields", spec.map(PartForm::text).orElse(NOTHING_KNOWN))
+                .param("place", care.place())
+                .param("number", care.supplierNumber())
+                .param("pack", care.pack())
+                .param("minimum", care.minimum().orElse(null))
+                .param("gone", care.gone())
+                .param("temporary", care.temporary())
+                .param("photo", care.photo().orElse(null));
     }
 
     void move(By by, Movement movement, For what) {
@@ -178,15 +259,35 @@ public class DrawerStore {
                 .update();
     }
 
-    private static Part part(java.sql.ResultSet row) throws java.sql.SQLException {
+    private Part part(ResultSet row) throws SQLException {
+        String kind = row.getString("kind");
+        Optional<PartSpec> spec = kind == null ? Optional.empty() : Optional.of(spec(kind, row.getString("fields")));
+        PartCare care = new PartCare(
+                row.getString("place"),
+                row.getString("supplier_number"),
+                row.getInt("pack"),
+                Sql.id(row, "minimum").map(Long::intValue),
+                row.getBoolean("gone"),
+                row.getBoolean("temporary"),
+                Optional.ofNullable(row.getString("photo")));
+        int count = row.getInt("count");
         return new Part(
                 row.getLong("id"),
                 row.getString("drawer"),
                 row.getString("name"),
                 row.getString("what"),
-                row.getInt("count"),
+                count,
+                row.getInt("promised"),
                 row.getLong("each_minor"),
                 row.getLong("value_minor"),
+                spec,
+                spec.map(PartSpec::told).orElse(""),
+                care,
+                !care.gone() && count <= care.minimum().orElse(0),
                 row.getLong("version"));
+    }
+
+    private PartSpec spec(String kind, String fields) {
+        return specs.get(kind + fields, both -> PartForm.spec(kind, fields));
     }
 }

@@ -2,6 +2,8 @@ package wrenchnotes.server.drawer;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.PartAccount;
 import wrenchnotes.core.drawer.Stock;
@@ -17,9 +19,11 @@ public class ShelfOfJob {
 
     private final DrawerStore drawers;
     private final JobStore jobs;
+    private final PartHistoryStore history;
     private final Journal journal;
 
-    ShelfOfJob(DrawerStore drawers, JobStore jobs, Journal journal) {
+    ShelfOfJob(DrawerStore drawers, JobStore jobs, PartHistoryStore history, Journal journal) {
+        this.history = history;
         this.drawers = drawers;
         this.jobs = jobs;
         this.journal = journal;
@@ -29,7 +33,7 @@ public class ShelfOfJob {
     public record SetAside(long partId, String name, String drawer, int count) {}
 
     /** @throws wrenchnotes.core.unit.Refused if the drawer has fewer */
-    void aside(By who, long job, long part, int count) {
+    public void aside(By who, long job, long part, int count) {
         By by = jobs.job(job).entered(who);
         DrawerStore.Part one;
         try {
@@ -75,5 +79,10 @@ public class ShelfOfJob {
 
     public List<SetAside> ofJob(long job) {
         return drawers.aside(job);
+    }
+
+    /** The jobs that some of a part are set aside for. */
+    public Set<Long> jobsWith(long part) {
+        return history.promised(part).stream().map(PartSheet.Promised::job).collect(Collectors.toSet());
     }
 }

@@ -153,14 +153,13 @@ class ToldStore {
         }
         jdbc.sql("""
                         SELECT told.component_id, part.id, part.name, part.drawer, told.used,
-                               (SELECT COALESCE(SUM(CASE WHEN to_account = 'DRAWER' THEN count ELSE -count END), 0)
-                                FROM part_movement
-                                WHERE part_id = part.id AND 'DRAWER' IN (from_account, to_account)) AS there
+                               COALESCE(lies.count, 0) AS there
                         FROM (SELECT component_id, part_id, COUNT(DISTINCT job_id) AS used
                               FROM part_told
                               WHERE component_id IN (:components) AND part_id IS NOT NULL AND back_at IS NULL
                               GROUP BY component_id, part_id) AS told
                         CROSS JOIN part ON part.id = told.part_id
+                        LEFT JOIN part_balance AS lies ON lies.part_id = part.id AND lies.account = 'DRAWER'
                         ORDER BY told.used DESC, part.name
                         """).param("components", components).query(row -> {
             used.computeIfAbsent(row.getLong("component_id"), id -> new ArrayList<>())

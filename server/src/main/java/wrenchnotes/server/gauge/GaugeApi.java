@@ -9,11 +9,13 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.bench.ScrewMatch;
+import wrenchnotes.core.drawer.kind.GaugePart;
+import wrenchnotes.core.drawer.kind.InStead;
+import wrenchnotes.core.drawer.kind.PartKind;
+import wrenchnotes.core.drawer.kind.PartSpec;
 import wrenchnotes.core.gauge.BeltGauge;
-import wrenchnotes.core.gauge.BeltLabel;
 import wrenchnotes.core.gauge.BleedGauge;
 import wrenchnotes.core.gauge.CapacitorGauge;
-import wrenchnotes.core.gauge.CapacitorLabel;
 import wrenchnotes.core.gauge.ChainGauge;
 import wrenchnotes.core.gauge.GearGauge;
 import wrenchnotes.core.gauge.Judgement;
@@ -49,9 +51,11 @@ public class GaugeApi {
 
     @PostMapping("/belt")
     BeltGauge.BeltFound belt(@RequestBody BeltGauge.BeltAsked asked) {
-        List<BeltGauge.BeltInDrawer> belts = parts().stream()
-                .flatMap(part ->
-                        BeltLabel.read(part.id(), part.name(), part.what(), part.drawer(), part.count()).stream())
+        List<BeltGauge.BeltInDrawer> belts = parts(PartKind.BELT).stream()
+                .flatMap(part -> part
+                        .spec()
+                        .flatMap(spec -> GaugePart.belt(part.id(), part.name(), part.drawer(), part.count(), spec))
+                        .stream())
                 .toList();
         return BeltGauge.of(asked, belts);
     }
@@ -113,17 +117,13 @@ public class GaugeApi {
 
     @PostMapping("/capacitor")
     CapacitorAnswer capacitor(@RequestBody CapacitorGauge.CapacitorAsked asked) {
-        List<CapacitorInDrawer> fitting = parts().stream()
-                .flatMap(part -> CapacitorLabel.read(part.what())
-                        .map(candidate -> CapacitorGauge.of(asked.of(candidate)))
-                        .map(found -> new CapacitorInDrawer(
-                                part.id(),
-                                part.name(),
-                                part.drawer(),
-                                part.count(),
-                                found.verdict().orElseThrow(),
-                                found.reasons()))
-                        .stream())
+        List<CapacitorInDrawer> fitting = parts(PartKind.CAPACITOR).stream()
+                .filter(part -> part.spec().flatMap(GaugeApi::asCapacitor).isPresent())
+                .map(part -> {
+                    InStead judged = InStead.capacitor(asked, part.spec().orElseThrow());
+                    return new CapacitorInDrawer(
+                            part.id(), part.name(), part.drawer(), part.count(), judged.verdict(), judged.reasons());
+                })
                 .filter(one -> one.verdict() != Judgement.BAD)
                 .sorted(Comparator.comparing(CapacitorInDrawer::verdict))
                 .toList();
@@ -135,7 +135,12 @@ public class GaugeApi {
         return LimitGauge.of(asked);
     }
 
-    private List<DrawerStore.Part> parts() {
-        return snapshot.read(drawers::parts);
+    /** One of which value and voltage are known: of any other nothing can be said. */
+    private static Optional<CapacitorGauge.Capacitor> asCapacitor(PartSpec spec) {
+        return GaugePart.capacitor(spec, Optional.of(CapacitorGauge.CapacitorKind.FILM));
+    }
+
+    private List<DrawerStore.Part> parts(PartKind kind) {
+        return snapshot.read(() -> drawers.ofKind(kind));
     }
 }

@@ -16,6 +16,7 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import wrenchnotes.server.ground.upgrade.Upgrade;
 import wrenchnotes.server.ground.upgrade.V11TimeWorked;
+import wrenchnotes.server.ground.upgrade.V28PartsAreRead;
 import wrenchnotes.server.ground.upgrade.V9TheStore;
 
 /**
@@ -94,6 +95,11 @@ public class Database {
     @Bean
     JavaMigration timeWorked() {
         return new V11TimeWorked();
+    }
+
+    @Bean
+    JavaMigration partsAreRead() {
+        return new V28PartsAreRead();
     }
 
     @Bean

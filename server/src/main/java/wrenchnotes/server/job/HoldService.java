@@ -106,6 +106,15 @@ public class HoldService {
         return told(by, before, words(before, answer, early, why));
     }
 
+    /** What a job waits for is here: the wait is over now, and rings. Nothing happens to one that was over before. */
+    public void came(By by, long id, String words) {
+        HoldStore.HoldRow before = holds.hold(id);
+        if (before.hold().activeAt(by.now())) {
+            holds.until(id, by.now());
+            told(by, before, words);
+        }
+    }
+
     private HoldStore.HoldRow told(By by, HoldStore.HoldRow before, String words) {
         HoldStore.HoldRow after = holds.hold(before.id());
         journal.write(by, new Journal.Entry(before.jobId(), "hold", before.id(), words, before, after));

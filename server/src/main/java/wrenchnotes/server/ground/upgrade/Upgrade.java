@@ -41,7 +41,7 @@ public final class Upgrade {
     public static Flyway to(DataSource shop, String version) {
         return Flyway.configure()
                 .dataSource(shop)
-                .javaMigrations(new V9TheStore(), new V11TimeWorked())
+                .javaMigrations(new V9TheStore(), new V11TimeWorked(), new V28PartsAreRead())
                 .target(version)
                 .load();
     }

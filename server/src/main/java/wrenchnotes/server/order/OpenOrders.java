@@ -1,0 +1,73 @@
+package wrenchnotes.server.order;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import wrenchnotes.core.drawer.order.OrderEvent;
+import wrenchnotes.core.drawer.order.OrderLine;
+import wrenchnotes.core.drawer.order.Takes;
+import wrenchnotes.server.drawer.OnTheWay;
+
+/** What is on order, for whoever looks at the drawers. */
+@Component
+class OpenOrders implements OnTheWay {
+
+    private static final long NOBODY = -1;
+
+    private final OrderStore orders;
+    private final SupplierStore suppliers;
+
+    OpenOrders(OrderStore orders, SupplierStore suppliers) {
+        this.orders = orders;
+        this.suppliers = suppliers;
+    }
+
+    @Override
+    public List<ComingLine> of(long part) {
+        List<OrderStore.LineRow> rows = orders.openOf(part);
+        if (rows.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, List<OrderEvent>> events =
+                orders.events(rows.stream().map(OrderStore.LineRow::id).toList());
+        Map<Long, String> names = suppliers.all().stream()
+                .collect(Collectors.toMap(SupplierStore.Supplier::id, SupplierStore.Supplier::name));
+        List<Takes.Came> came = orders.came();
+        return rows.stream()
+                .map(row -> {
+                    OrderLine line = OrderLine.of(row.count(), events.getOrDefault(row.id(), List.of()));
+                    return new ComingLine(
+                            row.id(),
+                            row.supplier().map(names::get),
+                            line.left(),
+                            line.standing(),
+                            row.supplier().map(supplier -> Takes.of(came, supplier, part)),
+                            row.tag());
+                })
+                .toList();
+    }
+
+    @Override
+    public Map<Long, Integer> ordered() {
+        List<OrderStore.LineRow> rows =
+                orders.open().stream().filter(row -> row.order().isPresent()).toList();
+        Map<Long, List<OrderEvent>> events =
+                orders.events(rows.stream().map(OrderStore.LineRow::id).toList());
+        Map<Long, Integer> left = new HashMap<>();
+        rows.forEach(row -> left.merge(
+                row.part(),
+                OrderLine.of(row.count(), events.getOrDefault(row.id(), List.of()))
+                        .left(),
+                Integer::sum));
+        return left;
+    }
+
+    @Override
+    public Takes takes(long part) {
+        Optional<Long> last = orders.lastSupplier(part);
+        return Takes.of(orders.came(), last.orElse(NOBODY), part);
+    }
+}

@@ -1,0 +1,275 @@
+package wrenchnotes.server.order;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.drawer.order.OrderEvent;
+import wrenchnotes.core.drawer.order.OrderLine;
+import wrenchnotes.core.drawer.order.Takes;
+import wrenchnotes.core.team.Act;
+import wrenchnotes.server.ground.May;
+import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.table.Table;
+
+/** Orders: what is wanted, what is on its way, what came. */
+@RestController
+@May(Act.PARTS)
+class OrderApi {
+
+    private static final int LAST = 40;
+
+    private final OrderService service;
+    private final OrderStore orders;
+    private final SupplierStore suppliers;
+    private final Snapshot snapshot;
+
+    OrderApi(OrderService service, OrderStore orders, SupplierStore suppliers, Snapshot snapshot) {
+        this.service = service;
+        this.orders = orders;
+        this.suppliers = suppliers;
+        this.snapshot = snapshot;
+    }
+
+    /**
+     * One line.
+     *
+     * @param tag of the unit that waits for it
+     * @param takes how long it usually takes from its supplier; empty while it is only wanted
+     */
+    public record LineView(
+            long id,
+            long partId,
+            String part,
+            String drawer,
+            long eachMinor,
+            Optional<Long> job,
+            Optional<String> tag,
+            String why,
+            Instant wantedAt,
+            OrderLine line,
+            Optional<Takes> takes) {}
+
+    /** @param open whether anything of it is still to come */
+    public record OrderView(
+            long id,
+            long supplierId,
+            String supplier,
+            String words,
+            String theirNumber,
+            long freightMinor,
+            Instant at,
+            boolean open,
+            List<LineView> lines) {}
+
+    /** @param wanted lines that are on no order yet, the oldest first @param orders the last ones, the newest first */
+    public record Orders(List<LineView> wanted, List<OrderView> orders, List<SupplierStore.Supplier> suppliers) {}
+
+    @GetMapping("/api/orders")
+    Orders orders() {
+        return snapshot.read(this::all);
+    }
+
+    private Orders all() {
+        List<OrderStore.LineRow> wanted =
+                orders.open().stream().filter(row -> row.order().isEmpty()).toList();
+        List<OrderStore.OrderRow> last = orders.last(LAST);
+        List<OrderStore.LineRow> lines =
+                orders.ofOrders(last.stream().map(OrderStore.OrderRow::id).toList());
+        Map<Long, List<LineView>> views = views(lines).stream().collect(Collectors.groupingBy(view -> lines.stream()
+                .filter(row -> row.id() == view.id())
+                .findFirst()
+                .flatMap(OrderStore.LineRow::order)
+                .orElseThrow()));
+        Map<Long, String> names = suppliers.all().stream()
+                .collect(Collectors.toMap(SupplierStore.Supplier::id, SupplierStore.Supplier::name));
+        return new Orders(
+                views(wanted),
+                last.stream()
+                        .map(order -> view(order, names, views.getOrDefault(order.id(), List.of())))
+                        .toList(),
+                suppliers.all());
+    }
+
+    private static OrderView view(OrderStore.OrderRow order, Map<Long, String> names, List<LineView> lines) {
+        return new OrderView(
+                order.id(),
+                order.supplier(),
+                names.get(order.supplier()),
+                order.words(),
+                order.theirNumber(),
+                order.freightMinor(),
+                order.at(),
+                lines.stream().anyMatch(line -> line.line().standing().open()),
+                lines);
+    }
+
+    private List<LineView> views(Collection<OrderStore.LineRow> rows) {
+        Map<Long, List<OrderEvent>> events =
+                orders.events(rows.stream().map(OrderStore.LineRow::id).toList());
+        List<Takes.Came> came = orders.came();
+        return rows.stream()
+                .map(row -> new LineView(
+                        row.id(),
+                        row.part(),
+                        row.name(),
+                        row.drawer() + (row.place().isEmpty() ? "" : ", " + row.place()),
+                        row.eachMinor(),
+                        row.job(),
+                        row.tag(),
+                        row.why(),
+                        row.at(),
+                        OrderLine.of(row.count(), events.getOrDefault(row.id(), List.of())),
+                        row.supplier().map(supplier -> Takes.of(came, supplier, row.part()))))
+                .toList();
+    }
+
+    /** What a job ordered and waits for. */
+    @GetMapping("/api/jobs/{job}/order-lines")
+    List<LineView> ofJob(@PathVariable long job) {
+        return snapshot.read(() -> views(orders.ofJob(job)));
+    }
+
+    /** @param jobId that waits for it; left out: it is for the drawer @param why "runs out", "split" */
+    public record WantedSaid(
+            @NotNull Long partId,
+            @Min(1) @Max(9_999) int count,
+            Optional<Long> jobId,
+            Optional<Long> componentId,
+            @Size(max = 200) String why) {
+
+        OrderService.Wanted wanted() {
+            return new OrderService.Wanted(
+                    partId,
+                    count,
+                    jobId == null ? Optional.empty() : jobId,
+                    componentId == null ? Optional.empty() : componentId,
+                    why == null || why.isBlank() ? "runs out" : why);
+        }
+    }
+
+    @PostMapping("/api/order-lines")
+    @ResponseStatus(HttpStatus.CREATED)
+    Orders want(@Valid @RequestBody WantedSaid said, Pen pen) {
+        pen.once(said, by -> {
+            service.want(by, said.wanted());
+        });
+        return orders();
+    }
+
+    @DeleteMapping("/api/order-lines/{line}")
+    Orders notWanted(@PathVariable long line, Pen pen) {
+        pen.once("not wanted", by -> service.notWanted(by, line));
+        return orders();
+    }
+
+    public record OrderSaid(
+            @NotNull Long supplierId,
+            @NotNull @Size(max = 200) List<Long> lines,
+            @Size(max = 200) String words) {}
+
+    /** Lines that are wanted go to one supplier together. */
+    @PostMapping("/api/orders")
+    @ResponseStatus(HttpStatus.CREATED)
+    Orders order(@Valid @RequestBody OrderSaid said, Pen pen) {
+        pen.once(said, by -> {
+            service.order(by, said.supplierId(), said.lines(), said.words());
+        });
+        return orders();
+    }
+
+    /** @param count left out: of all that are still to come @param day when they are expected */
+    public record HappenedSaid(
+            @NotNull OrderEvent.OrderHappening what,
+            @Min(1) @Max(9_999) int count,
+            Optional<LocalDate> day,
+            @Size(max = 200) String words) {}
+
+    @PostMapping("/api/order-lines/{line}/events")
+    Orders happened(@PathVariable long line, @Valid @RequestBody HappenedSaid said, Pen pen) {
+        String words = said.words() == null ? "" : said.words();
+        Optional<LocalDate> day = said.day() == null ? Optional.empty() : said.day();
+        pen.once(said, by -> service.happened(by, line, said.what(), said.count(), day, words));
+        return orders();
+    }
+
+    public record CameLine(
+            @NotNull Long line, @Min(1) @Max(9_999) int count) {}
+
+    /** @param freightMinor what carriage cost, shared by value among what came; 0 if nothing */
+    public record CameSaid(
+            @NotNull @Size(max = 200) List<@Valid CameLine> lines,
+            @Min(0) @Max(10_000_000) long freightMinor) {}
+
+    /** Into the drawers; who waits for it is told. */
+    @PostMapping("/api/orders/{order}/came")
+    Orders came(@PathVariable long order, @Valid @RequestBody CameSaid said, Pen pen) {
+        pen.once(
+                said,
+                by -> service.came(
+                        by,
+                        order,
+                        said.lines().stream()
+                                .map(one -> new OrderService.CameHere(one.line(), one.count()))
+                                .toList(),
+                        said.freightMinor()));
+        return orders();
+    }
+
+    @PostMapping("/api/suppliers")
+    @ResponseStatus(HttpStatus.CREATED)
+    SupplierStore.Supplier addSupplier(@Valid @RequestBody SupplierStore.SupplierSaid said, Pen pen) {
+        return pen.once(
+                said,
+                by -> suppliers.supplier(service.supplier(by, Optional.empty(), said)),
+                SupplierStore.Supplier::id,
+                suppliers::supplier);
+    }
+
+    @PutMapping("/api/suppliers/{supplier}")
+    SupplierStore.Supplier changeSupplier(
+            @PathVariable long supplier, Seen seen, @Valid @RequestBody SupplierStore.SupplierSaid said, Pen pen) {
+        return pen.once(
+                said,
+                by -> {
+                    SupplierStore.Supplier before = suppliers.supplier(supplier);
+                    seen.mustBe(before.version(), before.name(), () -> before);
+                    service.supplier(by, Optional.of(supplier), said);
+                    return suppliers.supplier(supplier);
+                },
+                SupplierStore.Supplier::id,
+                suppliers::supplier);
+    }
+
+    @GetMapping(
+            value = "/api/orders/{order}/table.csv",
+            produces = {"text/csv", "text/tab-separated-values"})
+    Table table(@PathVariable long order) {
+        return snapshot.read(() -> new Table(
+                "order-" + order,
+                List.of("line", "supplier's number", "part", "how many", "each"),
+                orders.ofOrders(List.of(order)).stream()
+                        .map(row -> Table.row(
+                                row.id(), row.number(), row.name(), row.count(), new Table.MinorUnits(row.eachMinor())))
+                        .toList()));
+    }
+}

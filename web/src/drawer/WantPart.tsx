@@ -1,0 +1,40 @@
+import { Box } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { z } from 'zod';
+import { answer, api, type Schemas } from '../api/client';
+import { answers } from '../api/queries';
+import { Form, Sends } from '../form/Form';
+import { CountIn, PickIn, TextIn } from '../form/fields';
+import { said } from '../form/said';
+import { useSending } from '../form/useSending';
+
+/** Onto the list of what to order, for a unit that waits for it or for the drawer. */
+export function WantPart({ part, count, done }: { part: Schemas['Part']; count: number; done: () => void }) {
+  const rack = useQuery({ queryKey: answers.rack(), queryFn: () => answer(api.GET('/api/rack')) });
+  const rows = rack.data ? [...rack.data.next, ...rack.data.waiting] : [];
+  const form = useSending({
+    blank: { count, jobId: undefined as number | undefined, why: '' },
+    check: z.object({ count: said.count(1, 9999), jobId: z.number().optional(), why: z.string() }),
+    kept: `want ${part.id}`,
+    send: (body) => answer(api.POST('/api/order-lines', { body: { ...body, partId: part.id } })),
+    done,
+    leave: done,
+  });
+  return (
+    <Form of={form} name="Order" my="8px">
+      <Box display="grid" gridTemplateColumns="100px 1fr 1fr" gap="8px">
+        <CountIn of={form} at="count" label="How many" min={1} />
+        <PickIn of={form} at="jobId" label="For" number>
+          <option value="">the drawer</option>
+          {rows.map((row) => (
+            <option key={row.jobId} value={row.jobId}>
+              {row.tag} {row.model}
+            </option>
+          ))}
+        </PickIn>
+        <TextIn of={form} at="why" label="Why" placeholder="runs out" />
+      </Box>
+      <Sends of={form} go="Put it on the list" />
+    </Form>
+  );
+}

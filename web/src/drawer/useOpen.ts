@@ -1,0 +1,58 @@
+import { useSearchParams } from 'react-router';
+
+type What = {
+  part?: number;
+  drawer?: string;
+  take?: number;
+  unread?: boolean;
+  add?: boolean;
+  orders?: boolean;
+  order?: number;
+};
+
+export type Open = What & {
+  /** what is searched for */
+  asked: string;
+  ask: (words: string) => void;
+  /** opens this and nothing else */
+  go: (what: What) => void;
+  /** opens a part beside what is open on the left */
+  beside: (part?: number) => void;
+};
+
+/** What of the drawers is open: it stands in the address, so that it can be gone back to and sent to somebody. */
+export function useOpen(): Open {
+  const [params, set] = useSearchParams();
+  const number = (name: string) => (params.has(name) ? Number(params.get(name)) : undefined);
+  const put = (change: (next: URLSearchParams) => void, replace = false) =>
+    set(
+      (before) => {
+        const next = new URLSearchParams(before);
+        change(next);
+        return next;
+      },
+      { replace },
+    );
+  return {
+    part: number('part'),
+    drawer: params.get('drawer') ?? undefined,
+    take: number('take'),
+    unread: params.has('unread'),
+    add: params.has('add'),
+    orders: params.has('orders'),
+    order: number('order'),
+    asked: params.get('q') ?? '',
+    ask: (words) => put((next) => (words ? next.set('q', words) : next.delete('q')), true),
+    go: (what) =>
+      set(
+        Object.entries(what)
+          .filter(([, value]) => value !== undefined && value !== false)
+          .map(([name, value]): [string, string] => [name, value === true ? '' : String(value)]),
+      ),
+    beside: (part) =>
+      put((next) => {
+        next.delete('add');
+        part === undefined ? next.delete('part') : next.set('part', String(part));
+      }),
+  };
+}

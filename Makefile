@@ -29,7 +29,7 @@ unit: $(STAMPS)/web ## the tests that need no browser
 	@tools/script-size.mjs --check
 	$(MVN) test
 
-bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds, PART=grown: only the large shops, PART=past: only past jobs brought in
+bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds, PART=grown: only the large shops, PART=past: only past jobs brought in, PART=drawers: only full drawers
 	$(MVN) -q test-compile exec:exec@bench
 	@tools/script-size.mjs
 

@@ -29,11 +29,12 @@ export default function DrawersPage() {
   useKeys([
     { key: 'S', label: 'Search the drawers', act: () => search.current?.focus() },
     { key: 'A', label: 'A new part', act: () => open.go({ add: true }) },
+    { key: 'O', label: 'Orders', act: () => open.go({ orders: true }) },
     {
       key: 'D',
       label: 'All drawers',
       act: () => open.go({}),
-      off: !open.drawer && !open.asked && !open.take,
+      off: !open.drawer && !open.asked && !open.take && !open.orders && !open.unread,
     },
   ]);
   return (

@@ -43,6 +43,7 @@ function Opened({ sheet, open }: { sheet: Sheet; open: Open }) {
     { key: 'C', label: 'Count', act: () => setDoing('count') },
     { key: 'E', label: 'Say otherwise what it is', act: () => setDoing('change') },
     { key: 'W', label: 'Say where it fits', act: () => setDoing('fits') },
+    { key: 'T', label: 'Take for a unit', act: () => setDoing('take'), off: part.count === 0 },
     {
       key: 'R',
       label: 'Put on the list of what to order',
@@ -63,28 +64,28 @@ function Opened({ sheet, open }: { sheet: Sheet; open: Open }) {
         </Act>
       </Box>
       {part.care.temporary && (
-        <Box bg="tape" color="onTape" px="10px" py="3px" borderRadius="sm" my="4px">
+        <Box bg="tape" color="onTape" px="8px" py="3px" borderRadius="sm" my="4px">
           For a test only: it must not leave the shop.
         </Box>
       )}
       <Looks sheet={sheet} price={money(part.eachMinor, currency)} />
       <Box display="flex" gap="6px" my="8px" flexWrap="wrap">
-        <Act px="10px" look="main" keyName="B" onClick={() => setDoing('book in')}>
+        <Act px="8px" look="main" keyName="B" onClick={() => setDoing('book in')}>
           Book in
         </Act>
-        <Act px="10px" keyName="T" disabled={part.count === 0} onClick={() => setDoing('take')}>
+        <Act px="8px" keyName="T" disabled={part.count === 0} onClick={() => setDoing('take')}>
           Take
         </Act>
-        <Act px="10px" keyName="C" onClick={() => setDoing('count')}>
+        <Act px="8px" keyName="C" onClick={() => setDoing('count')}>
           Count
         </Act>
-        <Act px="10px" keyName="R" disabled={part.care.gone} onClick={() => setDoing('order')}>
+        <Act px="8px" keyName="R" disabled={part.care.gone} onClick={() => setDoing('order')}>
           Order
         </Act>
-        <Act px="10px" keyName="W" onClick={() => setDoing('fits')}>
+        <Act px="8px" keyName="W" onClick={() => setDoing('fits')}>
           Fits
         </Act>
-        <Act px="10px" keyName="E" onClick={() => setDoing('change')}>
+        <Act px="8px" keyName="E" onClick={() => setDoing('change')}>
           What it is
         </Act>
       </Box>

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 
 type What = {
@@ -20,19 +21,18 @@ export type Open = What & {
   beside: (part?: number) => void;
 };
 
-/** What of the drawers is open: it stands in the address, so that it can be gone back to and sent to somebody. */
+/** What of the drawers is open: it stands in the address, so that it can be gone back to and sent to somebody. What is searched for may begin there. */
 export function useOpen(): Open {
   const [params, set] = useSearchParams();
+  // An address follows too late for a hand that types.
+  const [asked, ask] = useState(params.get('q') ?? '');
   const number = (name: string) => (params.has(name) ? Number(params.get(name)) : undefined);
-  const put = (change: (next: URLSearchParams) => void, replace = false) =>
-    set(
-      (before) => {
-        const next = new URLSearchParams(before);
-        change(next);
-        return next;
-      },
-      { replace },
-    );
+  const put = (change: (next: URLSearchParams) => void) =>
+    set((before) => {
+      const next = new URLSearchParams(before);
+      change(next);
+      return next;
+    });
   return {
     part: number('part'),
     drawer: params.get('drawer') ?? undefined,
@@ -41,14 +41,16 @@ export function useOpen(): Open {
     add: params.has('add'),
     orders: params.has('orders'),
     order: number('order'),
-    asked: params.get('q') ?? '',
-    ask: (words) => put((next) => (words ? next.set('q', words) : next.delete('q')), true),
-    go: (what) =>
+    asked,
+    ask,
+    go: (what) => {
+      ask('');
       set(
         Object.entries(what)
           .filter(([, value]) => value !== undefined && value !== false)
           .map(([name, value]): [string, string] => [name, value === true ? '' : String(value)]),
-      ),
+      );
+    },
     beside: (part) =>
       put((next) => {
         next.delete('add');

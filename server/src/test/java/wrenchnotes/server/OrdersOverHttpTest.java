@@ -140,4 +140,15 @@ class OrdersOverHttpTest {
                 .as("only the second is still wanted")
                 .isEqualTo(1);
     }
+
+    /** What is there is set aside at once, and nobody waits. */
+    @Test
+    void whatIsThereIsNotWaitedFor() {
+        long washer = part("48", "washer 6 mm", 2);
+        long job = shop.takenIn();
+        client.post("/api/order-lines", body("partId", washer, "count", 2, "jobId", job, "why", "lost"));
+        assertThat(waits(job)).isZero();
+        assertThat(sheet(washer).get("promised").get(0).get("count").asInt()).isEqualTo(2);
+        assertThat(sheet(washer).get("coming").size()).isZero();
+    }
 }

@@ -110,7 +110,11 @@ public class HoldService {
     public void came(By by, long id, String words) {
         HoldStore.HoldRow before = holds.hold(id);
         if (before.hold().activeAt(by.now())) {
-            holds.until(id, by.now());
+            if (by.now().isAfter(before.hold().from())) {
+                holds.until(id, by.now());
+            } else {
+                holds.end(by, id, Optional.empty(), "");
+            }
             told(by, before, words);
         }
     }

@@ -60,13 +60,16 @@ public class OrderService {
     public long want(By by, Wanted wanted) {
         DrawerStore.Part part = part(wanted.part());
         int count = Checked.within("count", wanted.count(), 1, 9_999);
-        Optional<Long> hold = wanted.job()
-                .map(job -> holds.set(by, job, HoldKind.PART, count + " × " + part.name(), Optional.empty())
-                        .id());
         String why = Checked.text("why", wanted.why(), 200);
-        long line = orders.wanted(by, part.id(), count, part.eachMinor(), wanted.job(), wanted.component(), hold, why);
+        long line = orders.wanted(by, part.id(), count, part.eachMinor(), wanted.job(), wanted.component(), why);
         journal.write(by, entry(wanted.job(), line, "Wanted: " + count + " × " + part.name() + ", " + why));
         serve(by, part.id());
+        wanted.job().filter(job -> orders.line(line).served() < count).ifPresent(job -> {
+            String words = count + " × " + part.name();
+            orders.waits(
+                    line,
+                    holds.set(by, job, HoldKind.PART, words, Optional.empty()).id());
+        });
         return line;
     }
 

@@ -117,6 +117,14 @@ public class OrderStore {
                 .list();
     }
 
+    /** The wait that it ends. */
+    void waits(long line, long hold) {
+        jdbc.sql("UPDATE order_line SET hold_id = :hold WHERE id = :line")
+                .param("hold", hold)
+                .param("line", line)
+                .update();
+    }
+
     void served(long line, int more) {
         jdbc.sql("UPDATE order_line SET served = served + :more WHERE id = :line")
                 .param("more", more)
@@ -168,25 +176,16 @@ public class OrderStore {
                 .orElseThrow(() -> new NotFound("There is no order " + id));
     }
 
-    long wanted(
-            By by,
-            long part,
-            int count,
-            long eachMinor,
-            Optional<Long> job,
-            Optional<Long> component,
-            Optional<Long> hold,
-            String why) {
+    long wanted(By by, long part, int count, long eachMinor, Optional<Long> job, Optional<Long> component, String why) {
         return Sql.inserted(jdbc.sql("""
-                        INSERT INTO order_line (part_id, count, each_minor, job_id, component_id, hold_id, why, at, by)
-                        VALUES (:part, :count, :each, :job, :component, :hold, :why, :at, :by)
+                        INSERT INTO order_line (part_id, count, each_minor, job_id, component_id, why, at, by)
+                        VALUES (:part, :count, :each, :job, :component, :why, :at, :by)
                         """)
                 .param("part", part)
                 .param("count", count)
                 .param("each", eachMinor)
                 .param("job", job.orElse(null))
                 .param("component", component.orElse(null))
-                .param("hold", hold.orElse(null))
                 .param("why", why)
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));

@@ -129,7 +129,11 @@ public final class Shots {
 
         window.goTo("Drawers");
         page.getByText("hinge ribbon").first().waitFor();
+        page.getByText("From the odds of").waitFor();
         take("drawers");
+        page.navigate("/drawers?part=1");
+        page.getByText("May stand in").waitFor();
+        take("part");
 
         window.goTo("Patterns");
         page.getByText("All of them in numbers").waitFor();

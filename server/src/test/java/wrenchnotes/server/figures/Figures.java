@@ -92,6 +92,11 @@ public final class Figures {
             if (all || part.equals("past")) {
                 PastJobs.measure(work.resolve("past"));
             }
+            if (all || part.equals("drawers")) {
+                Path full = work.resolve("drawers");
+                FileSystemUtils.copyRecursively(demo, full);
+                FullDrawers.measure(full);
+            }
             if (all || part.equals("press")) {
                 statements(demo);
                 KeyPress.measure(demo);

@@ -25,6 +25,9 @@ import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.drawer.CameFrom;
 import wrenchnotes.core.drawer.PartAccount;
 import wrenchnotes.core.drawer.PartTold;
+import wrenchnotes.core.drawer.kind.PartField;
+import wrenchnotes.core.drawer.kind.PartKind;
+import wrenchnotes.core.drawer.order.OrderEvent;
 import wrenchnotes.core.gauge.GaugeAsked.GaugeKind;
 import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.gauge.LogicChip.LogicFunction;
@@ -92,7 +95,20 @@ class StoredWordsTest {
             Map.entry(Photo.MarkKind.class, "FASTENER CONNECTOR CAUTION"),
             Map.entry(Side.class, "TOP BOTTOM FRONT BACK LEFT RIGHT"),
             Map.entry(ThreadForm.class, "MACHINE TAPPING NONE"),
-            Map.entry(Kind.class, "CONSOLE COMPUTER PLAYER DRIVE OTHER"));
+            Map.entry(Kind.class, "CONSOLE COMPUTER PLAYER DRIVE OTHER"),
+            Map.entry(
+                    PartKind.class,
+                    "BELT GEAR ROLLER FASTENER CAPACITOR RESISTOR FUSE CHIP LAMP LEAD LENS DRIVE BOARD CONSUMABLE OTHER"),
+            Map.entry(
+                    PartField.class,
+                    "CIRCUMFERENCE SECTION WIDTH THICKNESS TEETH MODULE OUTER BORE SPLINED MATERIAL HEAD DRIVER THREAD DIAMETER "
+                            + "LENGTH FINISH CAPACITANCE VOLTS RATED_FOR DIELECTRIC SAFETY_CLASS TOLERANCE CELSIUS HEIGHT LEAD_PITCH "
+                            + "STYLE SERIES RESISTANCE WATTS AMPS BLOWS CASE_SIZE DESIGNATION FAMILY PACKAGE MILLIAMPS COLOUR WAYS "
+                            + "PITCH OF_MODEL AGENT AMOUNT"),
+            Map.entry(PartField.Blows.class, "FF F M T TT"),
+            Map.entry(PartField.LeadStyle.class, "RADIAL AXIAL SURFACE"),
+            Map.entry(PartField.YesOrNo.class, "YES NO"),
+            Map.entry(OrderEvent.OrderHappening.class, "ORDERED CONFIRMED SENT CAME WRONG SENT_BACK GIVEN_UP"));
 
     static List<Map.Entry<Class<? extends Enum<?>>, String>> words() {
         return List.copyOf(EVER_WRITTEN.entrySet());

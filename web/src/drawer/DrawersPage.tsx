@@ -95,8 +95,15 @@ function Left({ open }: { open: Open }) {
   return <Wall open={open} />;
 }
 
+/** The wall of them, asked for once by both halves. */
+function useDrawers() {
+  return useQuery({ queryKey: answers.drawers(), queryFn: () => answer(api.GET('/api/drawers')) });
+}
+
 function Right({ open }: { open: Open }) {
   const top = useRef<HTMLDivElement>(null);
+  // Where there is nothing yet, the first thing to do is to put something in.
+  const empty = useDrawers().data?.parts === 0;
   // Another part begins at its top.
   useEffect(() => {
     if (open.part !== undefined) {
@@ -105,7 +112,7 @@ function Right({ open }: { open: Open }) {
   }, [open.part]);
   return (
     <div ref={top}>
-      {open.add ? (
+      {open.add || (empty && open.part === undefined && !open.orders) ? (
         <NewPart open={open} />
       ) : open.order !== undefined ? (
         <OrderOpened key={open.order} id={open.order} />
@@ -119,12 +126,12 @@ function Right({ open }: { open: Open }) {
 }
 
 function Wall({ open }: { open: Open }) {
-  const drawers = useQuery({ queryKey: answers.drawers(), queryFn: () => answer(api.GET('/api/drawers')) });
+  const drawers = useDrawers();
   return (
     <Loaded query={drawers}>
       {(now) =>
         now.drawers.length === 0 ? (
-          <Empty>No parts yet. Put the first into a drawer with A; findings then take from it.</Empty>
+          <Empty>No parts yet. Put the first into a drawer on the right; findings then take from it.</Empty>
         ) : (
           <>
             {now.unread > 0 && (

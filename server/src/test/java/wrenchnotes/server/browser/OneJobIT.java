@@ -132,10 +132,11 @@ class OneJobIT {
         window.says("Corrected to: drive belt, glazed");
         window.says("in all €1.90");
         window.goTo("Drawers");
-        assertThat(page.getByRole(AriaRole.ROW)
-                        .filter(new Locator.FilterOptions().setHasText("belt 60 flat"))
-                        .innerText())
-                .contains("1");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Drawer 3"))
+                .click();
+        window.says("belt 60 flat");
+        page.keyboard().press("1");
+        window.says("1 there");
     }
 
     private void theGateNamesWhatIsInTheWay() {

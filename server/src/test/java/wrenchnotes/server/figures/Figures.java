@@ -67,8 +67,6 @@ public final class Figures {
         }
     }
 
-    private record Result(Times http, Times bare) {}
-
     public static void main(String[] args) throws IOException, SQLException, InterruptedException {
         Path work = Files.createTempDirectory("wrench-notes-figures");
         try {
@@ -106,9 +104,9 @@ public final class Figures {
                 StartTimes.measure("plain java -jar", () -> PackagedShop.start(demo));
             }
             if (all || part.equals("grown")) {
-                Map<String, Result> small = measure(grown(demo, work.resolve("small"), 10_000));
-                Map<String, Result> large = measure(grown(demo, work.resolve("large"), 100_000));
-                growth(small, large);
+                Map<String, Answered> small = measure(grown(demo, work.resolve("small"), 10_000));
+                Map<String, Answered> large = measure(grown(demo, work.resolve("large"), 100_000));
+                Answered.growth(small, large);
             }
         } finally {
             FileSystemUtils.deleteRecursively(work);
@@ -150,8 +148,8 @@ public final class Figures {
                 .signedIn("ines", "quay");
     }
 
-    private static Map<String, Result> measure(Path data) throws SQLException {
-        Map<String, Result> results = new LinkedHashMap<>();
+    private static Map<String, Answered> measure(Path data) throws SQLException {
+        Map<String, Answered> results = new LinkedHashMap<>();
         List<Screen> screens;
         try (Connection before = GrownShop.open(data)) {
             System.out.printf("%,d bytes a job%n", GrownShop.bytesAJob(before.createStatement()));
@@ -171,9 +169,9 @@ public final class Figures {
                         "%-22s %10s %10s %10s %10s %8s  %s%n",
                         "screen", "HTTP p50", "HTTP p95", "SQL p50", "SQL p95", "p95/p95", "within 2 × SQL + 5 ms");
                 for (Screen screen : screens) {
-                    Result result = measure(screen, client, sql, bare);
+                    Answered result = measure(screen, client, sql, bare);
                     results.put(screen.name(), result);
-                    print(screen.name(), result);
+                    result.print(screen.name());
                 }
                 closedBook(shop);
                 Times press = PressStatements.time(client, KeyPress.openWithAStepToDo(client));
@@ -249,7 +247,7 @@ public final class Figures {
         return paths;
     }
 
-    private static Result measure(
+    private static Answered measure(
             Screen screen, Client client, Map<String, List<Overhearing.Statement>> sql, Connection bare)
             throws SQLException {
         long[] http = new long[screen.times()];
@@ -274,30 +272,7 @@ public final class Figures {
                 alone[n] = ran - beginBare;
             }
         }
-        return new Result(new Times(http), new Times(alone));
-    }
-
-    private static void print(String name, Result result) {
-        double http = result.http().millis95();
-        double bare = result.bare().millis95();
-        System.out.printf(
-                "%-22s %7.2f ms %7.2f ms %7.2f ms %7.2f ms %8.2f  %s%n",
-                name,
-                result.http().medianMillis(),
-                http,
-                result.bare().medianMillis(),
-                bare,
-                http / bare,
-                http <= 2 * bare + 5 ? "yes" : "no");
-    }
-
-    private static void growth(Map<String, Result> small, Map<String, Result> large) {
-        System.out.printf("%ngrowth from 10,000 to 100,000 jobs (aim below 2 but for patterns)%n");
-        small.forEach((name, before) -> System.out.printf(
-                "%-22s median × %.2f, 95th percentile × %.2f%n",
-                name,
-                large.get(name).http().medianMillis() / before.http().medianMillis(),
-                large.get(name).http().millis95() / before.http().millis95()));
+        return new Answered(new Times(http), new Times(alone));
     }
 
     private Figures() {}

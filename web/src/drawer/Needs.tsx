@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
+import { short } from '../drawing/short';
 import { Empty, Loaded } from '../parts/States';
 import { Tag } from '../parts/Tag';
 
@@ -47,7 +48,7 @@ function NeedRow({ need, open }: { need: Schemas['Need']; open: () => void }) {
           {need.part}
         </chakra.button>
         <chakra.span fontFamily="mono" textAlign="right">
-          {shortage.wanted.toFixed(1)} of {need.there}
+          {short(shortage.wanted, 2)} of {need.there}
         </chakra.span>
         <Box
           role="img"

@@ -6,7 +6,7 @@ import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { day } from '../api/words';
 import { useKeys } from '../app/keys';
-import { Act, Chip } from '../parts/Buttons';
+import { Act, Chip, KeyCap } from '../parts/Buttons';
 import { Empty, Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
 import { SupplierForm } from './SupplierForm';
@@ -170,17 +170,7 @@ function Placed({ all, open }: { all: All; open: Open }) {
           <chakra.span fontSize="sm" color={one.open ? 'amberInk' : 'muted'}>
             {standingOf(one)}
           </chakra.span>
-          {n < 9 && (
-            <chakra.kbd
-              fontFamily="mono"
-              fontSize="xs"
-              border="1px solid currentColor"
-              borderRadius="sm"
-              px="5px"
-            >
-              {n + 1}
-            </chakra.kbd>
-          )}
+          {n < 9 && <KeyCap name={String(n + 1)} />}
         </chakra.button>
       ))}
     </>

@@ -3,9 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import { z } from 'zod';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
-import { short } from '../drawing/short';
 import { Form, Sends } from '../form/Form';
 import { CountIn, SumIn, TextIn } from '../form/fields';
 import { said } from '../form/said';
@@ -65,7 +65,7 @@ function asTyped(currency: string, part?: Part, drawer = ''): Typed {
     place: part?.care.place ?? '',
     supplierNumber: part?.care.supplierNumber ?? '',
     pack: part?.care.pack ?? 1,
-    minimum: part?.care.minimum === undefined ? '' : short(part.care.minimum, 6),
+    minimum: part?.care.minimum === undefined ? '' : String(part.care.minimum),
     gone: part?.care.gone ?? false,
     temporary: part?.care.temporary ?? false,
     photo: part?.care.photo,
@@ -133,7 +133,7 @@ export function PartForm({
       ) : (
         <Box fontSize="sm" color="chalk" minH="24px">
           {reading.data?.spec
-            ? `Read as ${reading.data.spec.kind.toLowerCase()}: ${reading.data.told || 'nothing more'}`
+            ? `Read as ${floor.PartKind[reading.data.spec.kind]}: ${reading.data.told || 'nothing more'}`
             : label.trim() && 'Nothing could be read of it'}{' '}
           <Chip
             on={false}

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
 import { useKeys } from '../app/keys';
@@ -127,7 +128,7 @@ function Looks({ sheet, price }: { sheet: Sheet; price: string }) {
         </Box>
         {sheet.unknown.length > 0 && part.spec && (
           <Box color="muted">
-            not known: {sheet.unknown.map((field) => field.toLowerCase().replaceAll('_', ' ')).join(', ')}
+            not known: {sheet.unknown.map((field) => floor.PartField[field]).join(', ')}
           </Box>
         )}
         <Box>

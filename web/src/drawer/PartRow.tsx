@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
+import { KeyCap } from '../parts/Buttons';
 import { Picture } from './Picture';
 
 /** One part in a list: as it looks, what it is, how many there are; a press opens it. */
@@ -56,17 +57,10 @@ function Left({ part, keyName }: { part: Schemas['Part']; keyName?: string }) {
         {part.count === 0 ? 'none left' : part.count}
       </chakra.span>
       {keyName && (
-        <chakra.kbd
-          fontFamily="mono"
-          fontSize="xs"
-          border="1px solid currentColor"
-          borderRadius="sm"
-          px="5px"
-          ml="8px"
-          aria-hidden="true"
-        >
-          {keyName}
-        </chakra.kbd>
+        <>
+          {' '}
+          <KeyCap name={keyName} />
+        </>
       )}
       {part.promised > 0 && (
         <Box fontSize="xs" color="amberInk">

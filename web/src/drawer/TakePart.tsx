@@ -1,20 +1,17 @@
 import { Box } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
-import { answers } from '../api/queries';
 import { Form } from '../form/Form';
-import { CountIn, PickIn } from '../form/fields';
+import { CountIn } from '../form/fields';
 import { said } from '../form/said';
 import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
+import { UnitPick } from './UnitPick';
 
 type How = 'aside' | 'used';
 
 /** Some for one unit: set aside until they go in, or used up on it. */
 export function TakePart({ part, done }: { part: Schemas['Part']; done: () => void }) {
-  const rack = useQuery({ queryKey: answers.rack(), queryFn: () => answer(api.GET('/api/rack')) });
-  const rows = rack.data ? [...rack.data.next, ...rack.data.waiting] : [];
   const form = useSending({
     blank: { job: undefined as number | undefined, count: 1 },
     check: z.object({ job: z.number('Say which unit it is for'), count: said.count(1, 99) }) as never,
@@ -32,14 +29,7 @@ export function TakePart({ part, done }: { part: Schemas['Part']; done: () => vo
     <Form of={form} name="Take" sends="aside" my="8px">
       <Box display="grid" gridTemplateColumns="100px 1fr" gap="8px">
         <CountIn of={form} at="count" label="How many" min={1} />
-        <PickIn of={form} at="job" label="For which unit" number>
-          <option value="">pick it</option>
-          {rows.map((row) => (
-            <option key={row.jobId} value={row.jobId}>
-              {row.tag} {row.model}
-            </option>
-          ))}
-        </PickIn>
+        <UnitPick of={form} at="job" label="For which unit" nobody="pick it" />
       </Box>
       <Box display="flex" gap="8px">
         <Act look="main" type="submit" disabled={form.pending}>

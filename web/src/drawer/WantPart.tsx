@@ -1,17 +1,14 @@
 import { Box } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
-import { answers } from '../api/queries';
 import { Form, Sends } from '../form/Form';
-import { CountIn, PickIn, TextIn } from '../form/fields';
+import { CountIn, TextIn } from '../form/fields';
 import { said } from '../form/said';
 import { useSending } from '../form/useSending';
+import { UnitPick } from './UnitPick';
 
 /** Onto the list of what to order, for a unit that waits for it or for the drawer. */
 export function WantPart({ part, count, done }: { part: Schemas['Part']; count: number; done: () => void }) {
-  const rack = useQuery({ queryKey: answers.rack(), queryFn: () => answer(api.GET('/api/rack')) });
-  const rows = rack.data ? [...rack.data.next, ...rack.data.waiting] : [];
   const form = useSending({
     blank: { count, jobId: undefined as number | undefined, why: '' },
     check: z.object({ count: said.count(1, 9999), jobId: z.number().optional(), why: z.string() }),
@@ -24,14 +21,7 @@ export function WantPart({ part, count, done }: { part: Schemas['Part']; count: 
     <Form of={form} name="Order" my="8px">
       <Box display="grid" gridTemplateColumns="100px 1fr 1fr" gap="8px">
         <CountIn of={form} at="count" label="How many" min={1} />
-        <PickIn of={form} at="jobId" label="For" number>
-          <option value="">the drawer</option>
-          {rows.map((row) => (
-            <option key={row.jobId} value={row.jobId}>
-              {row.tag} {row.model}
-            </option>
-          ))}
-        </PickIn>
+        <UnitPick of={form} at="jobId" label="For" nobody="the drawer" />
         <TextIn of={form} at="why" label="Why" placeholder="runs out" />
       </Box>
       <Sends of={form} go="Put it on the list" />

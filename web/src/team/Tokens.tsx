@@ -28,6 +28,8 @@ const CALLED: Record<string, string> = {
   gauge: 'gauges',
   job: 'jobs',
   keeping: 'backups',
+  need: 'what the rack needs',
+  order: 'orders',
   outcome: 'outcomes',
   paper: 'papers',
   pattern: 'patterns',

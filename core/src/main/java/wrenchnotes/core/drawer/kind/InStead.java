@@ -32,7 +32,7 @@ public record InStead(Judgement verdict, List<String> reasons) {
         return switch (wanted.kind()) {
             case BELT -> belt(wanted, at);
             case CAPACITOR -> capacitor(wanted, at);
-            default -> new Held(wanted, at).judged();
+            default -> new Compared(wanted, at).judged();
         };
     }
 

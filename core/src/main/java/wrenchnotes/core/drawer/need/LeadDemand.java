@@ -4,6 +4,8 @@ package wrenchnotes.core.drawer.need;
  * How many of a part are used while an order is on its way: Poisson if it always takes as long, negative binomial if that varies (Hadley and
  * Whitin, Analysis of Inventory Systems, 1963; from memory). Its mean is λL, its variance λL + λ²σ².
  *
+ * Apache Commons Statistics has a negative binomial of whole sizes only; ours may be any, so both are summed here in one way.
+ *
  * @param mean 0 or more
  * @param variance at least the mean
  */

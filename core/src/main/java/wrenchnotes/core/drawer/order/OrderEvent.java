@@ -9,7 +9,7 @@ import wrenchnotes.core.unit.Spoken;
 /**
  * Something that happened to what was ordered. An entry like any other: it is never changed, and where the line stands follows from all of them.
  *
- * @param count of those that it is about, 1 to 9999; of all that are left where it says nothing of some
+ * @param count of those that it is about, 1 to 9999
  * @param day when they are expected, as a supplier says it
  */
 public record OrderEvent(OrderHappening what, int count, Optional<LocalDate> day, Instant at) {

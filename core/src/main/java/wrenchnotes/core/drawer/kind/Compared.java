@@ -9,7 +9,7 @@ import wrenchnotes.core.gauge.Judgement;
 import wrenchnotes.core.typed.Figures;
 
 /** One part held against another, property by property. Lives for one question. */
-final class Held {
+final class Compared {
 
     /** Two sizes of the same thing as different makers print them. Ours, no source. */
     private static final double SAME = 0.02;
@@ -26,7 +26,7 @@ final class Held {
     private final List<String> open = new ArrayList<>();
     private final List<String> right = new ArrayList<>();
 
-    Held(PartSpec wanted, PartSpec at) {
+    Compared(PartSpec wanted, PartSpec at) {
         this.wanted = wanted;
         this.at = at;
     }
@@ -125,8 +125,8 @@ final class Held {
     }
 
     private void chip() {
-        Optional<String> was = wanted.word(PartField.DESIGNATION).map(Held::number);
-        Optional<String> is = at.word(PartField.DESIGNATION).map(Held::number);
+        Optional<String> was = wanted.word(PartField.DESIGNATION).map(Compared::number);
+        Optional<String> is = at.word(PartField.DESIGNATION).map(Compared::number);
         if (was.isEmpty() || is.isEmpty()) {
             open.add("Not known: its designation");
         } else {

@@ -108,7 +108,7 @@ class ArchitectureTest {
             Map.entry("checkin", "ground job paper photo shop teardown"),
             Map.entry("diagnosis", "bench drawer ground job table teardown"),
             Map.entry("door", "ground"),
-            Map.entry("drawer", "ground job shop table teardown"),
+            Map.entry("drawer", "ground job photo shop table teardown"),
             Map.entry("exchange", "ground paper photo teardown"),
             Map.entry("finder", "ground"),
             Map.entry("gauge", "bench diagnosis drawer ground job paper table teardown"),

@@ -10,17 +10,21 @@ import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.ground.Seen;
+import wrenchnotes.server.photo.PhotoStore;
 
 /** Booking parts in, and naming them. Each method runs in the caller's transaction. */
 @Component
 public class DrawerService {
 
     private final DrawerStore drawers;
+    private final PhotoStore photos;
     private final Rights rights;
     private final Journal journal;
     private final ApplicationEventPublisher events;
 
-    DrawerService(DrawerStore drawers, Rights rights, Journal journal, ApplicationEventPublisher events) {
+    DrawerService(
+            DrawerStore drawers, PhotoStore photos, Rights rights, Journal journal, ApplicationEventPublisher events) {
+        this.photos = photos;
         this.events = events;
         this.drawers = drawers;
         this.rights = rights;
@@ -62,7 +66,7 @@ public class DrawerService {
     }
 
     private void mustBeKept(PartCare care) {
-        care.photo().filter(hash -> !drawers.hasPhoto(hash)).ifPresent(hash -> {
+        care.photo().filter(hash -> !photos.has(hash)).ifPresent(hash -> {
             throw new Invalid("care.photo", "There is no such picture: take it again");
         });
     }

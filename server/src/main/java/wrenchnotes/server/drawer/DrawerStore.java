@@ -16,7 +16,6 @@ import wrenchnotes.core.drawer.kind.PartKind;
 import wrenchnotes.core.drawer.kind.PartSpec;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.server.ground.NotFound;
-import wrenchnotes.server.ground.PartForm;
 import wrenchnotes.server.ground.Sql;
 
 /** Parts, and every movement of them. */
@@ -146,23 +145,6 @@ public class DrawerStore {
                 .query((row, n) -> part(row))
                 .optional()
                 .orElseThrow(() -> new NotFound("There is no part " + id));
-    }
-
-    boolean hasPhoto(String hash) {
-        return jdbc.sql("SELECT 1 FROM photo WHERE hash = :hash")
-                .param("hash", hash)
-                .query(Integer.class)
-                .optional()
-                .isPresent();
-    }
-
-    /** What a component is called, with its model. */
-    Optional<String> component(long id) {
-        return jdbc.sql("""
-                        SELECT model.name || ', ' || component.name
-                        FROM component JOIN model ON model.id = component.model_id
-                        WHERE component.id = :id
-                        """).param("id", id).query(String.class).optional();
     }
 
     Optional<Long> idOf(String drawer, String name) {

@@ -34,9 +34,9 @@ import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.core.unit.Spoken;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.May;
-import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Pen;
 import wrenchnotes.server.ground.Snapshot;
+import wrenchnotes.server.teardown.ModelStore;
 
 /** One part whole, what is found by what people type, and what parts can be. */
 @RestController
@@ -49,6 +49,7 @@ class PartSheetApi {
     private final FitStore fits;
     private final PartHistoryStore history;
     private final OnTheWay onTheWay;
+    private final ModelStore models;
     private final Journal journal;
     private final Snapshot snapshot;
     private final Clock clock;
@@ -58,6 +59,7 @@ class PartSheetApi {
             FitStore fits,
             PartHistoryStore history,
             OnTheWay onTheWay,
+            ModelStore models,
             Journal journal,
             Snapshot snapshot,
             Clock clock) {
@@ -65,6 +67,7 @@ class PartSheetApi {
         this.fits = fits;
         this.history = history;
         this.onTheWay = onTheWay;
+        this.models = models;
         this.journal = journal;
         this.snapshot = snapshot;
         this.clock = clock;
@@ -164,10 +167,7 @@ class PartSheetApi {
                             told.used(),
                             told.since(),
                             now,
-                            one.count()
-                                    + coming.stream()
-                                            .mapToInt(OnTheWay.ComingLine::left)
-                                            .sum(),
+                            one.count() + forTheDrawer(coming),
                             onTheWay.takes(part),
                             one.eachMinor(),
                             one.care().pack(),
@@ -182,6 +182,14 @@ class PartSheetApi {
                     told.levels(),
                     advice);
         });
+    }
+
+    /** What comes for a unit is that unit's. */
+    private static int forTheDrawer(List<OnTheWay.ComingLine> coming) {
+        return coming.stream()
+                .filter(line -> line.tag().isEmpty())
+                .mapToInt(OnTheWay.ComingLine::left)
+                .sum();
     }
 
     private List<PartSheet.InItsStead> standIns(DrawerStore.Part wanted) {
@@ -220,8 +228,7 @@ class PartSheetApi {
         String why = Checked.text("why", said.why(), 200);
         pen.once(said, by -> {
             DrawerStore.Part one = drawers.part(part);
-            String component = drawers.component(said.componentId())
-                    .orElseThrow(() -> new NotFound("There is no component " + said.componentId()));
+            String component = models.component(said.componentId()).name();
             fits.say(by, part, said.componentId(), said.fits(), why);
             String words = one.name() + (said.fits() ? " fits " : " does not fit ") + component + ": " + why;
             journal.write(by, Journal.Entry.ofShop("part", part, words, null, said));

@@ -1,5 +1,7 @@
 package wrenchnotes.server.drawer;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -12,6 +14,11 @@ import wrenchnotes.server.ground.Sql;
 /** Drawers counted through. */
 @Component
 class StockTakeStore {
+
+    private static final String TAKE = """
+            SELECT stock_take.id, drawer, stock_take.at, person.name AS by, taken
+            FROM stock_take JOIN person ON person.id = stock_take.by
+            """;
 
     private final JdbcClient jdbc;
 
@@ -31,11 +38,6 @@ class StockTakeStore {
                 .optional();
     }
 
-    private static final String TAKE = """
-            SELECT stock_take.id, drawer, stock_take.at, person.name AS by, taken
-            FROM stock_take JOIN person ON person.id = stock_take.by
-            """;
-
     Take take(long id) {
         return jdbc.sql(TAKE + "WHERE stock_take.id = :id")
                 .param("id", id)
@@ -44,7 +46,7 @@ class StockTakeStore {
                 .orElseThrow(() -> new NotFound("There is no stock-take " + id));
     }
 
-    private static Take take(java.sql.ResultSet row) throws java.sql.SQLException {
+    private static Take take(ResultSet row) throws SQLException {
         return new Take(
                 row.getLong("id"),
                 row.getString("drawer"),

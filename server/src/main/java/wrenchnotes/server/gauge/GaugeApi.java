@@ -12,7 +12,6 @@ import wrenchnotes.core.bench.ScrewMatch;
 import wrenchnotes.core.drawer.kind.GaugePart;
 import wrenchnotes.core.drawer.kind.InStead;
 import wrenchnotes.core.drawer.kind.PartKind;
-import wrenchnotes.core.drawer.kind.PartSpec;
 import wrenchnotes.core.gauge.BeltGauge;
 import wrenchnotes.core.gauge.BleedGauge;
 import wrenchnotes.core.gauge.CapacitorGauge;
@@ -118,7 +117,10 @@ public class GaugeApi {
     @PostMapping("/capacitor")
     CapacitorAnswer capacitor(@RequestBody CapacitorGauge.CapacitorAsked asked) {
         List<CapacitorInDrawer> fitting = parts(PartKind.CAPACITOR).stream()
-                .filter(part -> part.spec().flatMap(GaugeApi::asCapacitor).isPresent())
+                .filter(part -> part.spec()
+                        .flatMap(spec -> GaugePart.capacitor(
+                                spec, Optional.of(asked.original().kind())))
+                        .isPresent())
                 .map(part -> {
                     InStead judged = InStead.capacitor(asked, part.spec().orElseThrow());
                     return new CapacitorInDrawer(
@@ -133,11 +135,6 @@ public class GaugeApi {
     @PostMapping("/limit")
     LimitGauge.LimitFound limit(@RequestBody LimitGauge.LimitAsked asked) {
         return LimitGauge.of(asked);
-    }
-
-    /** One of which value and voltage are known: of any other nothing can be said. */
-    private static Optional<CapacitorGauge.Capacitor> asCapacitor(PartSpec spec) {
-        return GaugePart.capacitor(spec, Optional.of(CapacitorGauge.CapacitorKind.FILM));
     }
 
     private List<DrawerStore.Part> parts(PartKind kind) {

@@ -1,4 +1,4 @@
-package wrenchnotes.server.ground;
+package wrenchnotes.server.drawer;
 
 import java.util.EnumMap;
 import java.util.Map;
@@ -7,13 +7,14 @@ import tools.jackson.databind.JsonNode;
 import wrenchnotes.core.drawer.kind.PartField;
 import wrenchnotes.core.drawer.kind.PartKind;
 import wrenchnotes.core.drawer.kind.PartSpec;
+import wrenchnotes.server.ground.Stored;
 
 /** What is known of a part as it stands in the database beside its kind, form 1. Never changed: docs/decisions/0013-the-store.md */
-public record PartForm(Integer form, Map<String, Double> figures, Map<String, String> words) {
+record PartForm(Integer form, Map<String, Double> figures, Map<String, String> words) {
 
     private static final int NUMBER = 1;
 
-    public static String text(PartSpec spec) {
+    static String text(PartSpec spec) {
         Map<String, Double> figures = new TreeMap<>();
         spec.figures().forEach((field, value) -> figures.put(field.name(), value));
         Map<String, String> words = new TreeMap<>();
@@ -21,7 +22,7 @@ public record PartForm(Integer form, Map<String, Double> figures, Map<String, St
         return Stored.text(new PartForm(NUMBER, figures, words));
     }
 
-    public static PartSpec spec(String kind, String text) {
+    static PartSpec spec(String kind, String text) {
         JsonNode tree = Stored.tree(text);
         if (Stored.number(tree) > NUMBER) {
             throw Stored.unknown("A part", tree);

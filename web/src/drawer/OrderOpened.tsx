@@ -7,7 +7,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
-import { moment } from '../api/words';
+import { day, moment } from '../api/words';
 import { useKeys } from '../app/keys';
 import { Form, Sends } from '../form/Form';
 import { CountIn, SumIn } from '../form/fields';
@@ -31,13 +31,18 @@ export function OrderOpened({ id }: { id: number }) {
     <Loaded query={orders}>
       {(all) => {
         const order = all.orders.find((one) => one.id === id);
-        return order ? <Opened order={order} /> : <Empty>That order is not among the last ones.</Empty>;
+        const from = all.suppliers.find((one) => one.id === order?.supplierId);
+        return order ? (
+          <Opened order={order} from={from} />
+        ) : (
+          <Empty>That order is not among the last ones.</Empty>
+        );
       }}
     </Loaded>
   );
 }
 
-function Opened({ order }: { order: Order }) {
+function Opened({ order, from }: { order: Order; from?: Schemas['Supplier'] }) {
   const client = useQueryClient();
   const currency = useCurrency();
   const [booking, setBooking] = useState(false);
@@ -68,7 +73,8 @@ function Opened({ order }: { order: Order }) {
       </Box>
       <Box fontSize="sm" color="muted" mb="6px">
         {moment(order.at)}
-        {order.theirNumber && `, they call it ${order.theirNumber}`}
+        {from?.number && `, our number there ${from.number}`}
+        {from?.mail && `, ${from.mail}`}
         {order.freightMinor > 0 && `, carriage ${money(order.freightMinor, currency)}`}
       </Box>
       {order.lines.map((line) => (
@@ -102,7 +108,7 @@ function LineOf({
   const words = [
     floor.OrderStanding[standing],
     came > 0 && left > 0 && `${came} of ${count} came`,
-    expected && `expected ${expected}`,
+    expected && `expected ${day(expected)}`,
   ].filter(Boolean);
   return (
     <Box borderTop="1px solid" borderColor="line" py="7px">

@@ -9,11 +9,10 @@ import { useSending } from '../form/useSending';
 /** Somebody who sells parts. */
 export function SupplierForm({ done }: { done: () => void }) {
   const form = useSending({
-    blank: { name: '', mail: '', address: '', number: '' },
+    blank: { name: '', mail: '', number: '' },
     check: z.object({
       name: said.words('Say what the supplier is called'),
       mail: z.string(),
-      address: z.string(),
       number: z.string(),
     }),
     kept: 'supplier',

@@ -42,9 +42,9 @@ class DemoOrders {
     }
 
     void play(Instant now, SignedIn lead, Map<String, Long> parts, AtomicLong moments) {
-        Years years = new Years(now, lead, parts, moments);
-        long belts = years.supplier("Ringholm belts and tyres", "orders@ringholm.example", "SQ-114");
-        long electric = years.supplier("Ostervik components", "desk@ostervik.example", "40217");
+        Dealings dealings = new Dealings(now, lead, parts, moments);
+        long belts = dealings.supplier("Ringholm belts and tyres", "orders@ringholm.example", "SQ-114");
+        long electric = dealings.supplier("Ostervik components", "desk@ostervik.example", "40217");
         List<String> rubber = List.of(
                 "belt 36 × 1.2 square",
                 "belt 42 × 1.2 square",
@@ -60,26 +60,26 @@ class DemoOrders {
                 "resistor 4k7",
                 "electrolytic 1000 µF 35 V");
         for (int n = 0; n < TOOK[0].length; n++) {
-            years.came(belts, rubber.get(n), 5, 330 - 45 * n, TOOK[0][n]);
-            years.came(electric, small.get(n), 10, 310 - 45 * n, TOOK[1][n]);
+            dealings.came(belts, rubber.get(n), 5, 330 - 45 * n, TOOK[0][n]);
+            dealings.came(electric, small.get(n), 10, 310 - 45 * n, TOOK[1][n]);
         }
-        years.open(belts, 3, Map.of("belt 104 × 1.2 square", 4, "belt 76 × 1.2 square", 6), OrderHappening.SENT);
-        long half = years.open(electric, 9, Map.of("electrolytic 22 µF 35 V", 20), OrderHappening.CONFIRMED);
-        years.someCame(half, 8, 2);
-        years.open(electric, 1, Map.of("chip 7406", 3), OrderHappening.ORDERED);
+        dealings.open(belts, 3, Map.of("belt 104 × 1.2 square", 4, "belt 76 × 1.2 square", 6), OrderHappening.SENT);
+        long half = dealings.open(electric, 9, Map.of("electrolytic 22 µF 35 V", 20), OrderHappening.CONFIRMED);
+        dealings.someCame(half, 8, 2);
+        dealings.open(electric, 1, Map.of("chip 7406", 3), OrderHappening.ORDERED);
         jobs.open().stream()
                 .findFirst()
-                .ifPresent(job -> shelf.aside(years.by(1), job.id(), parts.get("belt 82 × 1.2 square"), 1));
+                .ifPresent(job -> shelf.aside(dealings.by(1), job.id(), parts.get("belt 82 × 1.2 square"), 1));
     }
 
     /** The lead's dealings with suppliers, some days ago each. */
-    private final class Years {
+    private final class Dealings {
         private final Instant now;
         private final SignedIn lead;
         private final Map<String, Long> parts;
         private final AtomicLong moments;
 
-        Years(Instant now, SignedIn lead, Map<String, Long> parts, AtomicLong moments) {
+        Dealings(Instant now, SignedIn lead, Map<String, Long> parts, AtomicLong moments) {
             this.now = now;
             this.lead = lead;
             this.parts = parts;
@@ -101,7 +101,7 @@ class DemoOrders {
         }
 
         long supplier(String name, String mail, String number) {
-            return orders.supplier(by(400), Optional.empty(), new SupplierSaid(name, mail, "", number));
+            return orders.supplier(by(400), Optional.empty(), new SupplierSaid(name, mail, number));
         }
 
         private long order(long supplier, Map<String, Integer> what, int daysAgo) {

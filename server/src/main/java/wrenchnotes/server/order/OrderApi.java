@@ -75,7 +75,6 @@ class OrderApi {
             long supplierId,
             String supplier,
             String words,
-            String theirNumber,
             long freightMinor,
             Instant at,
             boolean open,
@@ -93,21 +92,19 @@ class OrderApi {
         List<OrderStore.LineRow> wanted =
                 orders.open().stream().filter(row -> row.order().isEmpty()).toList();
         List<OrderStore.OrderRow> last = orders.last(LAST);
-        List<OrderStore.LineRow> lines =
-                orders.ofOrders(last.stream().map(OrderStore.OrderRow::id).toList());
-        Map<Long, List<LineView>> views = views(lines).stream().collect(Collectors.groupingBy(view -> lines.stream()
-                .filter(row -> row.id() == view.id())
-                .findFirst()
-                .flatMap(OrderStore.LineRow::order)
-                .orElseThrow()));
-        Map<Long, String> names = suppliers.all().stream()
-                .collect(Collectors.toMap(SupplierStore.Supplier::id, SupplierStore.Supplier::name));
+        Map<Long, List<OrderStore.LineRow>> lines =
+                orders.ofOrders(last.stream().map(OrderStore.OrderRow::id).toList()).stream()
+                        .collect(Collectors.groupingBy(row -> row.order().orElseThrow()));
+        List<SupplierStore.Supplier> from = suppliers.all();
+        Map<Long, String> names =
+                from.stream().collect(Collectors.toMap(SupplierStore.Supplier::id, SupplierStore.Supplier::name));
+        List<Takes.Came> came = orders.came();
         return new Orders(
-                views(wanted),
+                views(wanted, came),
                 last.stream()
-                        .map(order -> view(order, names, views.getOrDefault(order.id(), List.of())))
+                        .map(order -> view(order, names, views(lines.getOrDefault(order.id(), List.of()), came)))
                         .toList(),
-                suppliers.all());
+                from);
     }
 
     private static OrderView view(OrderStore.OrderRow order, Map<Long, String> names, List<LineView> lines) {
@@ -116,17 +113,15 @@ class OrderApi {
                 order.supplier(),
                 names.get(order.supplier()),
                 order.words(),
-                order.theirNumber(),
                 order.freightMinor(),
                 order.at(),
                 lines.stream().anyMatch(line -> line.line().standing().open()),
                 lines);
     }
 
-    private List<LineView> views(Collection<OrderStore.LineRow> rows) {
+    private List<LineView> views(Collection<OrderStore.LineRow> rows, List<Takes.Came> came) {
         Map<Long, List<OrderEvent>> events =
                 orders.events(rows.stream().map(OrderStore.LineRow::id).toList());
-        List<Takes.Came> came = orders.came();
         return rows.stream()
                 .map(row -> new LineView(
                         row.id(),
@@ -146,7 +141,7 @@ class OrderApi {
     /** What a job ordered and waits for. */
     @GetMapping("/api/jobs/{job}/order-lines")
     List<LineView> ofJob(@PathVariable long job) {
-        return snapshot.read(() -> views(orders.ofJob(job)));
+        return snapshot.read(() -> views(orders.ofJob(job), orders.came()));
     }
 
     /** @param jobId that waits for it; left out: it is for the drawer @param why "runs out", "split" */
@@ -197,7 +192,7 @@ class OrderApi {
         return orders();
     }
 
-    /** @param count left out: of all that are still to come @param day when they are expected */
+    /** @param count how many it is about @param day when they are expected, as the supplier says */
     public record HappenedSaid(
             @NotNull OrderEvent.OrderHappening what,
             @Min(1) @Max(9_999) int count,

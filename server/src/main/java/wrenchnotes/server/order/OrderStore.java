@@ -64,7 +64,7 @@ public class OrderStore {
             Optional<Long> supplier,
             int served) {}
 
-    record OrderRow(long id, long supplier, String words, long freightMinor, String theirNumber, Instant at) {}
+    record OrderRow(long id, long supplier, String words, long freightMinor, Instant at) {}
 
     /** What is still to come of, the oldest first. */
     List<LineRow> open() {
@@ -161,15 +161,14 @@ public class OrderStore {
 
     /** The last ones, the newest first. */
     List<OrderRow> last(int most) {
-        return jdbc.sql(
-                        "SELECT id, supplier_id, words, freight_minor, their_number, at FROM part_order ORDER BY id DESC LIMIT :most")
+        return jdbc.sql("SELECT id, supplier_id, words, freight_minor, at FROM part_order ORDER BY id DESC LIMIT :most")
                 .param("most", most)
                 .query((row, n) -> order(row))
                 .list();
     }
 
     OrderRow order(long id) {
-        return jdbc.sql("SELECT id, supplier_id, words, freight_minor, their_number, at FROM part_order WHERE id = :id")
+        return jdbc.sql("SELECT id, supplier_id, words, freight_minor, at FROM part_order WHERE id = :id")
                 .param("id", id)
                 .query((row, n) -> order(row))
                 .optional()
@@ -210,13 +209,6 @@ public class OrderStore {
     void freight(long order, long minor) {
         jdbc.sql("UPDATE part_order SET freight_minor = :minor WHERE id = :order")
                 .param("minor", minor)
-                .param("order", order)
-                .update();
-    }
-
-    void called(long order, String theirNumber) {
-        jdbc.sql("UPDATE part_order SET their_number = :number WHERE id = :order")
-                .param("number", theirNumber)
                 .param("order", order)
                 .update();
     }
@@ -289,7 +281,6 @@ public class OrderStore {
                 row.getLong("supplier_id"),
                 row.getString("words"),
                 row.getLong("freight_minor"),
-                row.getString("their_number"),
                 Sql.instant(row, "at"));
     }
 }

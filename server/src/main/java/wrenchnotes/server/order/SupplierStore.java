@@ -2,6 +2,8 @@ package wrenchnotes.server.order;
 
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -19,32 +21,29 @@ public class SupplierStore {
     }
 
     /**
-     * @param mail where orders go by mail; empty if they do not
-     * @param address where orders go as JSON over HTTP; empty if they do not
+     * @param mail where orders may be written to; may be empty
      * @param number of the shop, as the supplier knows it
      */
     public record SupplierSaid(
             @NotBlank @Size(max = 80) String name,
             @Size(max = 120) String mail,
-            @Size(max = 200) String address,
             @Size(max = 60) String number) {
         public SupplierSaid {
             mail = mail == null ? "" : mail.strip();
-            address = address == null ? "" : address.strip();
             number = number == null ? "" : number.strip();
         }
     }
 
-    public record Supplier(long id, String name, String mail, String address, String number, long version) {}
+    public record Supplier(long id, String name, String mail, String number, long version) {}
 
     List<Supplier> all() {
-        return jdbc.sql("SELECT id, name, mail, address, number, version FROM supplier ORDER BY name")
+        return jdbc.sql("SELECT id, name, mail, number, version FROM supplier ORDER BY name")
                 .query((row, n) -> supplier(row))
                 .list();
     }
 
     Supplier supplier(long id) {
-        return jdbc.sql("SELECT id, name, mail, address, number, version FROM supplier WHERE id = :id")
+        return jdbc.sql("SELECT id, name, mail, number, version FROM supplier WHERE id = :id")
                 .param("id", id)
                 .query((row, n) -> supplier(row))
                 .optional()
@@ -61,32 +60,27 @@ public class SupplierStore {
     }
 
     long add(SupplierSaid said) {
-        return Sql.inserted(said(
-                jdbc.sql("INSERT INTO supplier (name, mail, address, number) VALUES (:name, :mail, :address, :number)"),
-                said));
+        return Sql.inserted(
+                said(jdbc.sql("INSERT INTO supplier (name, mail, number) VALUES (:name, :mail, :number)"), said));
     }
 
     void change(long id, SupplierSaid said) {
         said(jdbc.sql("""
                         UPDATE supplier
-                        SET name = :name, mail = :mail, address = :address, number = :number, version = version + 1
+                        SET name = :name, mail = :mail, number = :number, version = version + 1
                         WHERE id = :id
                         """), said).param("id", id).update();
     }
 
     private static JdbcClient.StatementSpec said(JdbcClient.StatementSpec sql, SupplierSaid said) {
-        return sql.param("name", said.name().strip())
-                .param("mail", said.mail())
-                .param("address", said.address())
-                .param("number", said.number());
+        return sql.param("name", said.name().strip()).param("mail", said.mail()).param("number", said.number());
     }
 
-    private static Supplier supplier(java.sql.ResultSet row) throws java.sql.SQLException {
+    private static Supplier supplier(ResultSet row) throws SQLException {
         return new Supplier(
                 row.getLong("id"),
                 row.getString("name"),
                 row.getString("mail"),
-                row.getString("address"),
                 row.getString("number"),
                 row.getLong("version"));
     }

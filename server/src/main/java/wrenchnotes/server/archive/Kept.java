@@ -12,9 +12,9 @@ final class Kept {
     static final List<String> TABLES = List.of(
             ("person person_role api_token door_line shop slot meter owner model revision component fault symptom"
                             + " wrong_word photo part logic_chip lot brought bears teardown unit job past_job arrival_missing at_bench"
-                            + " belonging check_entry closing component_look crossed_tries draft entry finding fitted fragment gap_said"
+                            + " belonging check_entry closing component_look crossed_tries draft entry finding fitted fragment gap_said donor_word"
                             + " hold job_mark job_photo job_symptom journal loan notes_taken outcome_entry overruling pause proposal sale"
-                            + " step_entry temporary triage entry_private finding_photo finding_symptom part_fit stock_take stock_count supplier part_order order_line order_event journal_private ledger_entry"
+                            + " step_entry temporary triage entry_private finding_photo finding_symptom part_fit stock_take stock_count supplier part_order letter order_line order_event journal_private ledger_entry"
                             + " measurement part_movement part_told run opened_again reading skip")
                     .split(" "));
 

@@ -27,6 +27,7 @@ import wrenchnotes.core.diagnosis.advice.WorkHazard;
 import wrenchnotes.core.drawer.CameFrom;
 import wrenchnotes.core.drawer.Recipe;
 import wrenchnotes.core.team.Act;
+import wrenchnotes.server.drawer.DonorParts;
 import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.May;
@@ -42,21 +43,33 @@ public class FindingApi {
     private final FindingService service;
     private final FindingStore findings;
     private final UnitOnBench units;
+    private final DonorParts donors;
     private final JobStore jobs;
     private final Snapshot snapshot;
 
-    FindingApi(FindingService service, FindingStore findings, UnitOnBench units, JobStore jobs, Snapshot snapshot) {
+    FindingApi(
+            FindingService service,
+            FindingStore findings,
+            UnitOnBench units,
+            DonorParts donors,
+            JobStore jobs,
+            Snapshot snapshot) {
         this.service = service;
         this.findings = findings;
         this.units = units;
+        this.donors = donors;
         this.jobs = jobs;
         this.snapshot = snapshot;
     }
+
+    /** A component of a unit that is kept for parts. */
+    public record OfDonor(@NotNull Long unitId, @NotNull Long componentId) {}
 
     /**
      * @param partId of a drawer's part; else {@code words} say what it is
      * @param costMinor what they cost together; of a drawer's part the drawer knows
      * @param recipe how it was made here
+     * @param donor what it is taken out of, if that is known; of what is of no drawer it tells what it is, too
      */
     public record PartFitted(
             Optional<Long> partId,
@@ -64,11 +77,19 @@ public class FindingApi {
             @Min(1) @Max(99) int count,
             @NotNull CameFrom cameFrom,
             Optional<@Min(0) @Max(100_000_000) Long> costMinor,
-            Optional<Recipe> recipe) {
+            Optional<Recipe> recipe,
+            Optional<@Valid OfDonor> donor) {
 
-        PartsOfJob.Fitted fitted() {
-            DrawerStore.What what = new DrawerStore.What(partId, words.orElse(""));
-            return new PartsOfJob.Fitted(what, cameFrom, count, costMinor, recipe);
+        public PartFitted {
+            donor = donor == null ? Optional.empty() : donor;
+        }
+
+        PartsOfJob.Fitted fitted(DonorParts donors) {
+            Optional<DonorParts.FromDonor> from =
+                    donor.map(one -> new DonorParts.FromDonor(one.unitId(), one.componentId()));
+            String called = from.isPresent() && partId.isEmpty() ? donors.called(from.get()) : words.orElse("");
+            return new PartsOfJob.Fitted(
+                    new DrawerStore.What(partId, called), cameFrom, count, costMinor, recipe, from);
         }
     }
 
@@ -91,13 +112,15 @@ public class FindingApi {
             Optional<Cause> cause,
             Boolean causeConfirmed) {
 
-        FindingService.FaultSeen found() {
+        FindingService.FaultSeen found(DonorParts donors) {
             return new FindingService.FaultSeen(
                     component,
                     wrong,
                     remedy,
                     kind.orElse(FindingKind.FAULT),
-                    parts.orElse(List.of()).stream().map(PartFitted::fitted).toList(),
+                    parts.orElse(List.of()).stream()
+                            .map(part -> part.fitted(donors))
+                            .toList(),
                     oldGoes,
                     remark,
                     proof,
@@ -140,7 +163,10 @@ public class FindingApi {
     @ResponseStatus(HttpStatus.CREATED)
     FindingStore.FindingRow record(@PathVariable long job, @Valid @RequestBody FindingSaid said, Pen pen) {
         return pen.once(
-                said, by -> service.record(by, job, said.found()), FindingStore.FindingRow::id, findings::finding);
+                said,
+                by -> service.record(by, job, said.found(donors)),
+                FindingStore.FindingRow::id,
+                findings::finding);
     }
 
     /** @param photo hash of a picture that was kept */
@@ -161,7 +187,7 @@ public class FindingApi {
     FindingStore.FindingRow correct(@PathVariable long finding, @Valid @RequestBody FindingCorrection said, Pen pen) {
         return pen.once(
                 said,
-                by -> service.correct(by, finding, said.why(), said.instead().map(FindingSaid::found)),
+                by -> service.correct(by, finding, said.why(), said.instead().map(one -> one.found(donors))),
                 FindingStore.FindingRow::id,
                 findings::finding);
     }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.drawer.kind.PartSpec;
@@ -75,9 +76,12 @@ public class DrawerApi {
     public record BookedIn(
             @Min(1) @Max(9_999) int count, @Size(max = 200) String why) {}
 
+    /** By drawer and name. @param from how many go before the first; who wants one by what it is, asks for what is found */
     @GetMapping
-    List<DrawerStore.Part> parts() {
-        return snapshot.read(drawers::parts);
+    List<DrawerStore.Part> parts(
+            @RequestParam(defaultValue = "0") @Min(0) @Max(10_000_000) int from,
+            @RequestParam(defaultValue = "500") @Min(1) @Max(500) int most) {
+        return snapshot.read(() -> drawers.parts(from, most));
     }
 
     @GetMapping(
@@ -87,7 +91,7 @@ public class DrawerApi {
         return new Table(
                 "parts",
                 List.of("drawer", "part", "what it is", "kind", "as read", "left", "promised", "cost of one"),
-                parts().stream()
+                snapshot.read(drawers::parts).stream()
                         .map(part -> Table.row(
                                 part.drawer(),
                                 part.name(),

@@ -126,6 +126,33 @@ public class DrawerService {
         return part;
     }
 
+    /** Out of a unit that is kept for parts, into a drawer: it carries its share of what was paid for the unit. */
+    public DrawerStore.Part fromDonor(By by, long id, DonorParts.FromDonor donor, DonorParts.TakenOut taken) {
+        DrawerStore.Part before = drawers.part(id);
+        before.stock().bookIn(1, taken.valueMinor());
+        drawers.move(
+                by,
+                new DrawerStore.Movement(
+                        DrawerStore.What.of(id),
+                        1,
+                        PartAccount.DONOR,
+                        PartAccount.DRAWER,
+                        taken.valueMinor(),
+                        Optional.of(donor)),
+                DrawerStore.For.shop(taken.words()));
+        events.publishEvent(new InItsDrawer(by, id));
+        DrawerStore.Part part = drawers.part(id);
+        journal.write(
+                by,
+                Journal.Entry.ofShop(
+                        "part",
+                        id,
+                        part.name() + ": " + taken.words() + ", into drawer " + part.drawer(),
+                        before,
+                        part));
+        return part;
+    }
+
     private void bought(By by, DrawerStore.Part part, int count, long cost, String why) {
         part.stock().bookIn(count, cost);
         drawers.move(

@@ -6,8 +6,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.PartAccount;
@@ -95,13 +98,47 @@ public class DrawerStore {
         }
     }
 
-    /** From one account to another. */
-    record Movement(What what, int count, PartAccount from, PartAccount to, long valueMinor) {}
+    /** From one account to another. @param donor the unit that it came out of, or went back into */
+    record Movement(
+            What what,
+            int count,
+            PartAccount from,
+            PartAccount to,
+            long valueMinor,
+            Optional<DonorParts.FromDonor> donor) {
+
+        Movement(What what, int count, PartAccount from, PartAccount to, long valueMinor) {
+            this(what, count, from, to, valueMinor, Optional.empty());
+        }
+    }
 
     public List<Part> parts() {
         return jdbc.sql(PART + "ORDER BY drawer, name")
                 .query((row, n) -> part(row))
                 .list();
+    }
+
+    /** Some of them in the order of {@link #parts}. */
+    List<Part> parts(int from, int most) {
+        return jdbc.sql(PART + "ORDER BY drawer, name LIMIT :most OFFSET :from")
+                .param("most", most)
+                .param("from", from)
+                .query((row, n) -> part(row))
+                .list();
+    }
+
+    /** Those of a kind that lie in a drawer and may leave the shop: number and what each is known to be. */
+    Map<Long, PartSpec> lying(PartKind kind) {
+        Map<Long, PartSpec> lying = new LinkedHashMap<>();
+        jdbc.sql("""
+                        SELECT part.id, fields
+                        FROM part JOIN part_balance AS lies ON lies.part_id = part.id AND lies.account = 'DRAWER'
+                        WHERE kind = :kind AND lies.count > 0 AND temporary = 0
+                        ORDER BY drawer, name
+                        """).param("kind", kind.name()).query(row -> {
+            lying.put(row.getLong("id"), spec(kind.name(), row.getString("fields")));
+        });
+        return lying;
     }
 
     public List<Part> ofKind(PartKind kind) {
@@ -131,11 +168,19 @@ public class DrawerStore {
                 .list();
     }
 
-    List<Part> inDrawer(String drawer) {
-        return jdbc.sql(PART + "WHERE drawer = :drawer ORDER BY name")
-                .param("drawer", drawer)
+    List<Part> inDrawers(Collection<String> names) {
+        return jdbc.sql(PART + "WHERE drawer IN (:names) ORDER BY drawer, name")
+                .param("names", names)
                 .query((row, n) -> part(row))
                 .list();
+    }
+
+    /** By number. */
+    public Map<Long, Part> parts(Collection<Long> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : jdbc.sql(PART + "WHERE part.id IN (:ids)").param("ids", ids).query((row, n) -> part(row)).stream()
+                        .collect(Collectors.toMap(Part::id, part -> part));
     }
 
     /** @throws NotFound if there is none */
@@ -223,8 +268,9 @@ public class DrawerStore {
     void move(By by, Movement movement, For what) {
         jdbc.sql("""
                         INSERT INTO part_movement (part_id, words, count, from_account, to_account, value_minor, job_id,
-                                                   finding_id, thing, why, at, by)
-                        VALUES (:part, :words, :count, :from, :to, :value, :job, :finding, :thing, :why, :at, :by)
+                                                   finding_id, thing, donor_unit_id, donor_component_id, why, at, by)
+                        VALUES (:part, :words, :count, :from, :to, :value, :job,
+                                :finding, :thing, :donor, :component, :why, :at, :by)
                         """)
                 .param("part", movement.what().part().orElse(null))
                 .param("words", movement.what().words())
@@ -235,6 +281,10 @@ public class DrawerStore {
                 .param("job", what.job().orElse(null))
                 .param("finding", what.finding().orElse(null))
                 .param("thing", what.thing().orElse(null))
+                .param("donor", movement.donor().map(DonorParts.FromDonor::unit).orElse(null))
+                .param(
+                        "component",
+                        movement.donor().map(DonorParts.FromDonor::component).orElse(null))
                 .param("why", what.why())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())

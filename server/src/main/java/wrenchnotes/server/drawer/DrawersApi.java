@@ -1,15 +1,17 @@
 package wrenchnotes.server.drawer;
 
-import java.util.ArrayList;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import wrenchnotes.core.drawer.kind.PartKind;
 import wrenchnotes.core.drawer.kind.PartShape;
 import wrenchnotes.core.drawer.kind.ThingPart;
 import wrenchnotes.core.teardown.FastenerGroup;
@@ -23,11 +25,16 @@ class DrawersApi {
     /** More than this nobody sees in a drawing; the drawer lists the rest. */
     private static final int DRAWN = 10;
 
+    /** Drawers a page: sixteen rows of three. */
+    private static final int PAGE = 48;
+
     private final DrawerStore drawers;
+    private final WallStore wall;
     private final Snapshot snapshot;
 
-    DrawersApi(DrawerStore drawers, Snapshot snapshot) {
+    DrawersApi(DrawerStore drawers, WallStore wall, Snapshot snapshot) {
         this.drawers = drawers;
+        this.wall = wall;
         this.snapshot = snapshot;
     }
 
@@ -47,21 +54,45 @@ class DrawersApi {
      */
     public record Drawer(String name, int parts, int low, int promised, List<String> kinds, List<Lies> lies) {}
 
-    /** @param unread how many parts there are of which nobody has said what they are */
-    public record Drawers(List<Drawer> drawers, int parts, int unread) {}
+    /**
+     * @param drawers some of them, in their order
+     * @param all how many there are
+     * @param low how many of all have something that is low
+     * @param unread how many parts there are of which nobody has said what they are
+     */
+    public record Drawers(List<Drawer> drawers, int all, int low, int parts, int unread) {}
 
+    /** @param from how many drawers go before the first that is shown */
     @GetMapping("/api/drawers")
-    Drawers drawers() {
-        List<DrawerStore.Part> all = snapshot.read(drawers::parts);
-        Map<String, List<DrawerStore.Part>> byDrawer = new LinkedHashMap<>();
-        all.forEach(part -> byDrawer.computeIfAbsent(part.drawer(), name -> new ArrayList<>())
-                .add(part));
-        List<Drawer> shown = byDrawer.entrySet().stream()
-                .map(entry -> drawer(entry.getKey(), entry.getValue()))
-                .sorted(Comparator.comparing(Drawer::name, DrawersApi::inOrder))
-                .toList();
-        return new Drawers(shown, all.size(), (int)
-                all.stream().filter(part -> part.spec().isEmpty()).count());
+    Drawers drawers(@RequestParam(defaultValue = "0") @Min(0) @Max(100_000) int from) {
+        return snapshot.read(() -> {
+            List<WallStore.KindIn> kinds = wall.kinds();
+            Map<String, List<WallStore.KindIn>> byDrawer =
+                    kinds.stream().collect(Collectors.groupingBy(WallStore.KindIn::drawer));
+            List<String> names = byDrawer.keySet().stream()
+                    .sorted(DrawersApi::inOrder)
+                    .skip(from)
+                    .limit(PAGE)
+                    .toList();
+            Map<String, List<DrawerStore.Part>> lie =
+                    drawers.inDrawers(names).stream().collect(Collectors.groupingBy(DrawerStore.Part::drawer));
+            return new Drawers(
+                    names.stream()
+                            .map(name -> drawer(name, byDrawer.get(name), lie.get(name)))
+                            .toList(),
+                    byDrawer.size(),
+                    (int) byDrawer.values().stream().filter(DrawersApi::low).count(),
+                    sum(kinds, WallStore.KindIn::parts),
+                    sum(kinds.stream().filter(one -> one.kind().isEmpty()).toList(), WallStore.KindIn::parts));
+        });
+    }
+
+    private static boolean low(List<WallStore.KindIn> kinds) {
+        return kinds.stream().anyMatch(one -> one.low() > 0);
+    }
+
+    private static int sum(List<WallStore.KindIn> kinds, ToIntFunction<WallStore.KindIn> what) {
+        return kinds.stream().mapToInt(what).sum();
     }
 
     /** The parts of which nobody has said what they are: one list to go through. */
@@ -73,33 +104,27 @@ class DrawersApi {
     /** All that belongs in one drawer. */
     @GetMapping("/api/drawers/one")
     List<Lies> one(@RequestParam String drawer) {
-        return snapshot.read(() -> drawers.inDrawer(drawer)).stream()
+        return snapshot.read(() -> drawers.inDrawers(List.of(drawer))).stream()
                 .map(DrawersApi::lies)
                 .toList();
     }
 
-    private static Drawer drawer(String name, List<DrawerStore.Part> parts) {
+    private static Drawer drawer(String name, List<WallStore.KindIn> kinds, List<DrawerStore.Part> lie) {
         return new Drawer(
                 name,
-                parts.size(),
-                (int) parts.stream().filter(DrawerStore.Part::low).count(),
-                parts.stream().mapToInt(DrawerStore.Part::promised).sum(),
-                kinds(parts),
-                parts.stream()
+                sum(kinds, WallStore.KindIn::parts),
+                sum(kinds, WallStore.KindIn::low),
+                sum(kinds, WallStore.KindIn::promised),
+                kinds.stream()
+                        .sorted(Comparator.comparing(one -> -one.parts()))
+                        .flatMap(one -> one.kind().stream())
+                        .map(PartKind::words)
+                        .toList(),
+                lie.stream()
                         .sorted(Comparator.comparing(part -> !part.low()))
                         .limit(DRAWN)
                         .map(DrawersApi::lies)
                         .toList());
-    }
-
-    private static List<String> kinds(List<DrawerStore.Part> parts) {
-        Map<String, Long> counts = parts.stream()
-                .flatMap(part -> part.spec().stream())
-                .collect(Collectors.groupingBy(spec -> spec.kind().words(), LinkedHashMap::new, Collectors.counting()));
-        return counts.entrySet().stream()
-                .sorted(Map.Entry.<String, Long>comparingByValue().reversed())
-                .map(Map.Entry::getKey)
-                .toList();
     }
 
     static Lies lies(DrawerStore.Part part) {

@@ -29,7 +29,12 @@ public record PartSheet(
         List<LevelAt> levels,
         Optional<Advice> advice) {
 
-    public record InItsStead(long partId, String name, String drawer, int count, InStead judged) {}
+    public record InItsStead(long partId, String name, String drawer, int count, InStead judged) {
+
+        static InItsStead of(DrawerStore.Part part, InStead judged) {
+            return new InItsStead(part.id(), part.name(), part.drawer(), part.count(), judged);
+        }
+    }
 
     public record Promised(long job, String tag, int count) {}
 

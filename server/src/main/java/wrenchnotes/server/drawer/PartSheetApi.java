@@ -5,7 +5,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -197,22 +196,17 @@ class PartSheetApi {
             return List.of();
         }
         PartSpec spec = wanted.spec().get();
-        List<PartSheet.InItsStead> others = new ArrayList<>();
-        for (DrawerStore.Part other : drawers.ofKind(spec.kind())) {
-            if (other.id() != wanted.id()
-                    && other.count() > 0
-                    && !other.care().temporary()
-                    && spec.comparesWith(other.spec().orElseThrow())) {
-                InStead judged = InStead.of(spec, other.spec().orElseThrow());
-                if (judged.verdict() != Judgement.BAD) {
-                    others.add(
-                            new PartSheet.InItsStead(other.id(), other.name(), other.drawer(), other.count(), judged));
-                }
-            }
-        }
-        return others.stream()
-                .sorted(Comparator.comparing(one -> one.judged().verdict()))
+        Map<Long, InStead> best = new LinkedHashMap<>();
+        drawers.lying(spec.kind()).entrySet().stream()
+                .filter(other -> other.getKey() != wanted.id() && spec.comparesWith(other.getValue()))
+                .map(other -> Map.entry(other.getKey(), InStead.of(spec, other.getValue())))
+                .filter(other -> other.getValue().verdict() != Judgement.BAD)
+                .sorted(Comparator.comparing(other -> other.getValue().verdict()))
                 .limit(MOST_STAND_INS)
+                .forEach(other -> best.put(other.getKey(), other.getValue()));
+        Map<Long, DrawerStore.Part> parts = drawers.parts(best.keySet());
+        return best.entrySet().stream()
+                .map(one -> PartSheet.InItsStead.of(parts.get(one.getKey()), one.getValue()))
                 .toList();
     }
 

@@ -15,6 +15,7 @@ import wrenchnotes.core.drawer.Stock;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
+import wrenchnotes.server.job.JobStore;
 
 /**
  * Parts that a job takes. Whoever tells of one, in whatever room, tells it here: what was told already is joined, what is new is
@@ -25,10 +26,14 @@ public class PartsOfJob {
 
     private final DrawerStore drawers;
     private final ToldStore told;
+    private final DonorParts donors;
+    private final JobStore jobs;
 
-    PartsOfJob(DrawerStore drawers, ToldStore told) {
+    PartsOfJob(DrawerStore drawers, ToldStore told, DonorParts donors, JobStore jobs) {
         this.drawers = drawers;
         this.told = told;
+        this.donors = donors;
+        this.jobs = jobs;
     }
 
     /** As of {@link ToldStore#usedBefore}. */
@@ -40,14 +45,24 @@ public class PartsOfJob {
      * Some of a part, as somebody says it.
      *
      * @param count 1 to 99
-     * @param costMinor what they cost together; of a drawer's part the drawer knows
+     * @param costMinor what they cost together; of a drawer's part the drawer knows, of a donor's the donor
+     * @param donor the unit that it is taken out of, if that is known
      */
     public record Fitted(
-            DrawerStore.What what, CameFrom cameFrom, int count, Optional<Long> costMinor, Optional<Recipe> recipe) {
+            DrawerStore.What what,
+            CameFrom cameFrom,
+            int count,
+            Optional<Long> costMinor,
+            Optional<Recipe> recipe,
+            Optional<DonorParts.FromDonor> donor) {
 
         public Fitted {
             Checked.present("cameFrom", cameFrom);
             Checked.within("count", count, 1, 99);
+            if (donor.isPresent() && cameFrom != CameFrom.DONOR) {
+                throw new Invalid(
+                        "donor", "Only what is from a donor has one: leave it out, or say that it is from one");
+            }
             what = new DrawerStore.What(what.part(), Checked.optionalText("words", what.words(), 120));
             if (what.part().isPresent() != what.words().isEmpty()) {
                 throw new Invalid("words", "Say which part it is: one of a drawer, or in words what it is");
@@ -61,7 +76,13 @@ public class PartsOfJob {
         }
 
         public static Fitted fromDrawer(long part, int count) {
-            return new Fitted(DrawerStore.What.of(part), CameFrom.DRAWER, count, Optional.empty(), Optional.empty());
+            return new Fitted(
+                    DrawerStore.What.of(part),
+                    CameFrom.DRAWER,
+                    count,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
         }
     }
 
@@ -101,9 +122,9 @@ public class PartsOfJob {
     public void tell(By by, long job, Fitted fitted, Place place, String why) {
         DrawerStore.What what = fitted.what();
         what.part().ifPresent(drawers::part);
-        int before = needed(job, what, fitted.cameFrom(), place.teller());
+        int before = needed(job, what, fitted.cameFrom(), fitted.donor(), place.teller());
         told.add(by, job, fitted, place);
-        int more = needed(job, what, fitted.cameFrom(), place.teller()) - before;
+        int more = needed(job, what, fitted.cameFrom(), fitted.donor(), place.teller()) - before;
         if (more == 0) {
             return;
         }
@@ -115,9 +136,14 @@ public class PartsOfJob {
             drawers.move(
                     by,
                     new DrawerStore.Movement(
-                            what, more - aside, fitted.cameFrom().account(), to, value),
+                            what, more - aside, fitted.cameFrom().account(), to, value, fitted.donor()),
                     reason);
+            fitted.donor().ifPresent(from -> donors.moved(by, from, true, whose(job)));
         }
+    }
+
+    private String whose(long job) {
+        return "for " + jobs.job(job).tag();
     }
 
     /** What is set aside for the job goes first. @return how many that were */
@@ -197,6 +223,9 @@ public class PartsOfJob {
     }
 
     private long cost(Fitted fitted, int more) {
+        if (fitted.donor().isPresent()) {
+            return donors.takes(fitted.donor().get()).valueMinor();
+        }
         if (fitted.cameFrom() == CameFrom.DRAWER) {
             Stock lies = drawers.part(fitted.what().part().orElseThrow()).stock();
             lies.take(more);
@@ -209,9 +238,10 @@ public class PartsOfJob {
         return new Stock("all", fitted.count(), all).costOf(more);
     }
 
-    private int needed(long job, DrawerStore.What what, CameFrom from, Teller teller) {
+    private int needed(
+            long job, DrawerStore.What what, CameFrom from, Optional<DonorParts.FromDonor> donor, Teller teller) {
         return PartTold.needed(told.ofJob(job).stream()
-                .filter(row -> row.sameAs(what, from))
+                .filter(row -> row.sameAs(what, from, donor))
                 .map(ToldStore.ToldRow::told)
                 .filter(one -> (one.teller() == Teller.USE) == (teller == Teller.USE))
                 .toList());
@@ -240,9 +270,9 @@ public class PartsOfJob {
     private void back(By by, long job, Predicate<ToldStore.ToldRow> which, String why) {
         for (ToldStore.ToldRow row : told.ofJob(job).stream().filter(which).toList()) {
             Teller teller = row.told().teller();
-            int before = needed(job, row.what(), row.cameFrom(), teller);
+            int before = needed(job, row.what(), row.cameFrom(), row.donor(), teller);
             told.back(by, List.of(row.id()));
-            int less = before - needed(job, row.what(), row.cameFrom(), teller);
+            int less = before - needed(job, row.what(), row.cameFrom(), row.donor(), teller);
             if (less > 0) {
                 back(by, job, row, less, why);
             }
@@ -256,7 +286,9 @@ public class PartsOfJob {
         Stock held = fromUse ? used : drawers.held(row.what(), row.name(), PartAccount.UNIT, job);
         drawers.move(
                 by,
-                new DrawerStore.Movement(row.what(), less, from, row.cameFrom().account(), held.costOf(less)),
+                new DrawerStore.Movement(
+                        row.what(), less, from, row.cameFrom().account(), held.costOf(less), row.donor()),
                 new DrawerStore.For(Optional.of(job), row.finding(), row.thing(), why));
+        row.donor().ifPresent(donor -> donors.moved(by, donor, false, whose(job)));
     }
 }

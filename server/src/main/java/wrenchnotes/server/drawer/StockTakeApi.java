@@ -110,7 +110,7 @@ class StockTakeApi {
         StockTakeStore.Take take = takes.take(id);
         Map<Long, StockTakeStore.Counted> counted =
                 takes.counted(id).stream().collect(Collectors.toMap(StockTakeStore.Counted::part, Function.identity()));
-        List<StockLine> lines = drawers.inDrawer(take.drawer()).stream()
+        List<StockLine> lines = drawers.inDrawers(List.of(take.drawer())).stream()
                 .map(part -> {
                     Optional<StockTakeStore.Counted> one = Optional.ofNullable(counted.get(part.id()));
                     return new StockLine(

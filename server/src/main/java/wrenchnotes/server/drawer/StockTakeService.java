@@ -25,7 +25,7 @@ class StockTakeService {
 
     /** @return the one that is open, if one is */
     long begin(By by, String drawer) {
-        if (drawers.inDrawer(drawer).isEmpty()) {
+        if (drawers.inDrawers(List.of(drawer)).isEmpty()) {
             throw new Invalid("drawer", "There is nothing in a drawer " + drawer + ": name one that has parts");
         }
         return takes.open(drawer).map(StockTakeStore.Take::id).orElseGet(() -> takes.begin(by, drawer));

@@ -1,5 +1,7 @@
 package wrenchnotes.server.drawer;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -31,6 +33,7 @@ class ToldStore {
             DrawerStore.What what,
             String name,
             CameFrom cameFrom,
+            Optional<DonorParts.FromDonor> donor,
             PartTold told,
             Optional<Long> finding,
             Optional<Long> press,
@@ -44,8 +47,9 @@ class ToldStore {
             };
         }
 
-        boolean sameAs(DrawerStore.What other, CameFrom from) {
+        boolean sameAs(DrawerStore.What other, CameFrom from, Optional<DonorParts.FromDonor> of) {
             return cameFrom == from
+                    && donor.equals(of)
                     && what.part().equals(other.part())
                     && what.words().equalsIgnoreCase(other.words());
         }
@@ -55,7 +59,7 @@ class ToldStore {
     List<ToldRow> ofJob(long job) {
         return jdbc.sql("""
                         SELECT part_told.id, part_id, words, COALESCE(part.name, words) AS name, came_from, teller, finding_id, press,
-                               thing, component_id, count
+                               thing, component_id, count, donor_unit_id, donor_component_id
                         FROM part_told LEFT JOIN part ON part.id = part_id
                         WHERE job_id = :job AND back_at IS NULL
                         ORDER BY part_told.id
@@ -66,6 +70,7 @@ class ToldStore {
                         new DrawerStore.What(Sql.id(row, "part_id"), row.getString("words")),
                         row.getString("name"),
                         CameFrom.valueOf(row.getString("came_from")),
+                        donor(row),
                         new PartTold(
                                 PartTold.Teller.valueOf(row.getString("teller")),
                                 Sql.id(row, "component_id"),
@@ -76,12 +81,19 @@ class ToldStore {
                 .list();
     }
 
+    private static Optional<DonorParts.FromDonor> donor(ResultSet row) throws SQLException {
+        Optional<Long> unit = Sql.id(row, "donor_unit_id");
+        return unit.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new DonorParts.FromDonor(unit.get(), row.getLong("donor_component_id")));
+    }
+
     void add(By by, long job, PartsOfJob.Fitted fitted, PartsOfJob.Place place) {
         jdbc.sql("""
                         INSERT INTO part_told (job_id, part_id, words, came_from, teller, finding_id, press, thing, component_id,
-                                               count, recipe, at, by)
+                                               count, recipe, donor_unit_id, donor_component_id, at, by)
                         VALUES (:job, :part, :words, :from, :teller, :finding, :press, :thing, :component,
-                                :count, :recipe, :at, :by)
+                                :count, :recipe, :donor, :donorComponent, :at, :by)
                         """)
                 .param("job", job)
                 .param("part", fitted.what().part().orElse(null))
@@ -94,6 +106,10 @@ class ToldStore {
                 .param("component", place.component().orElse(null))
                 .param("count", fitted.count())
                 .param("recipe", fitted.recipe().map(Stored::text).orElse(null))
+                .param("donor", fitted.donor().map(DonorParts.FromDonor::unit).orElse(null))
+                .param(
+                        "donorComponent",
+                        fitted.donor().map(DonorParts.FromDonor::component).orElse(null))
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())
                 .update();

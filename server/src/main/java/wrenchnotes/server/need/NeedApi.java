@@ -107,9 +107,10 @@ class NeedApi {
             }
             Map<Long, Job> byId = open.stream().collect(Collectors.toMap(Job::id, job -> job));
             Map<Long, Integer> ordered = onTheWay.ordered();
+            Map<Long, DrawerStore.Part> wanted = drawers.parts(wants.keySet());
             List<Need> needs = wants.entrySet().stream()
                     .map(entry -> need(
-                            drawers.part(entry.getKey()),
+                            wanted.get(entry.getKey()),
                             entry.getValue(),
                             byId,
                             ordered.getOrDefault(entry.getKey(), 0)))

@@ -30,11 +30,15 @@ CREATE INDEX part_in_drawer ON part (drawer, name);
 
 -- Suppliers that are spoken to: an address that takes orders and answers, or a folder in which both lie.
 ALTER TABLE supplier ADD COLUMN address TEXT NOT NULL DEFAULT '';
--- When an order was handed over at its supplier's address; empty while nobody could. How much of the answers was read.
+-- When somebody asked that an order be handed over at its supplier's address, and when that took it. How much of the answers was read.
+ALTER TABLE part_order ADD COLUMN asked_at INTEGER;
 ALTER TABLE part_order ADD COLUMN handed_at INTEGER;
 ALTER TABLE part_order ADD COLUMN heard INTEGER NOT NULL DEFAULT 0 CHECK (heard >= 0);
--- What came of the last try; empty if it went well.
+-- What came of the last try; empty if it went well. And what the supplier says that it cannot send, and why.
 ALTER TABLE part_order ADD COLUMN trouble TEXT NOT NULL DEFAULT '';
+ALTER TABLE part_order ADD COLUMN cannot TEXT NOT NULL DEFAULT '';
+
+CREATE INDEX part_order_asked ON part_order (id) WHERE asked_at IS NOT NULL;
 
 -- What is written to somebody outside. The letter itself lies as a file in the data folder's outbox.
 CREATE TABLE letter (

@@ -125,10 +125,12 @@ class ArchitectureTest {
             Map.entry("paper", "bench diagnosis ground job shop"),
             Map.entry("pattern", "diagnosis ground shop table"),
             Map.entry("photo", "ground"),
+            Map.entry("post", "drawer ground order paper shop"),
             Map.entry("practice", "ground"),
             Map.entry("schedule", "ground job table"),
             Map.entry("sheet", "check diagnosis drawer ground job money outcome table teardown"),
             Map.entry("shop", "ground"),
+            Map.entry("supplier", "ground order"),
             Map.entry("table", "ground shop"),
             Map.entry("team", "ground shop"),
             Map.entry("teardown", "ground photo"));

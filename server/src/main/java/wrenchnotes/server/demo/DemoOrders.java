@@ -101,7 +101,7 @@ class DemoOrders {
         }
 
         long supplier(String name, String mail, String number) {
-            return orders.supplier(by(400), Optional.empty(), new SupplierSaid(name, mail, number));
+            return orders.supplier(by(400), Optional.empty(), new SupplierSaid(name, mail, number, ""));
         }
 
         private long order(long supplier, Map<String, Integer> what, int daysAgo) {

@@ -168,7 +168,7 @@ public class DrawerStore {
                 .list();
     }
 
-    List<Part> inDrawers(Collection<String> names) {
+    public List<Part> inDrawers(Collection<String> names) {
         return jdbc.sql(PART + "WHERE drawer IN (:names) ORDER BY drawer, name")
                 .param("names", names)
                 .query((row, n) -> part(row))

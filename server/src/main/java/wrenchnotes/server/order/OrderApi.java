@@ -41,12 +41,14 @@ class OrderApi {
     private final OrderService service;
     private final OrderStore orders;
     private final SupplierStore suppliers;
+    private final TalkStore talks;
     private final Snapshot snapshot;
 
-    OrderApi(OrderService service, OrderStore orders, SupplierStore suppliers, Snapshot snapshot) {
+    OrderApi(OrderService service, OrderStore orders, SupplierStore suppliers, TalkStore talks, Snapshot snapshot) {
         this.service = service;
         this.orders = orders;
         this.suppliers = suppliers;
+        this.talks = talks;
         this.snapshot = snapshot;
     }
 
@@ -69,7 +71,13 @@ class OrderApi {
             OrderLine line,
             Optional<Takes> takes) {}
 
-    /** @param open whether anything of it is still to come */
+    /**
+     * @param open whether anything of it is still to come
+     * @param asked whether it is to be handed over at its supplier's address
+     * @param handedAt when that took it
+     * @param trouble what came of the last try; empty if it went well
+     * @param cannot what the supplier says that it cannot send, and why; empty if nothing
+     */
     public record OrderView(
             long id,
             long supplierId,
@@ -78,6 +86,10 @@ class OrderApi {
             long freightMinor,
             Instant at,
             boolean open,
+            boolean asked,
+            Optional<Instant> handedAt,
+            String trouble,
+            String cannot,
             List<LineView> lines) {}
 
     /** @param wanted lines that are on no order yet, the oldest first @param orders the last ones, the newest first */
@@ -99,15 +111,22 @@ class OrderApi {
         Map<Long, String> names =
                 from.stream().collect(Collectors.toMap(SupplierStore.Supplier::id, SupplierStore.Supplier::name));
         List<Takes.Came> came = orders.came();
+        Map<Long, TalkStore.TalkSeen> talk =
+                talks.of(last.stream().map(OrderStore.OrderRow::id).toList());
         return new Orders(
                 views(wanted, came),
                 last.stream()
-                        .map(order -> view(order, names, views(lines.getOrDefault(order.id(), List.of()), came)))
+                        .map(order -> view(
+                                order,
+                                names,
+                                talk.get(order.id()),
+                                views(lines.getOrDefault(order.id(), List.of()), came)))
                         .toList(),
                 from);
     }
 
-    private static OrderView view(OrderStore.OrderRow order, Map<Long, String> names, List<LineView> lines) {
+    private static OrderView view(
+            OrderStore.OrderRow order, Map<Long, String> names, TalkStore.TalkSeen talk, List<LineView> lines) {
         return new OrderView(
                 order.id(),
                 order.supplier(),
@@ -116,6 +135,10 @@ class OrderApi {
                 order.freightMinor(),
                 order.at(),
                 lines.stream().anyMatch(line -> line.line().standing().open()),
+                talk.asked(),
+                talk.handedAt(),
+                talk.trouble(),
+                talk.cannot(),
                 lines);
     }
 

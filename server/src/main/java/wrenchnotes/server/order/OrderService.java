@@ -13,6 +13,7 @@ import wrenchnotes.core.drawer.order.OrderEvent;
 import wrenchnotes.core.drawer.order.OrderEvent.OrderHappening;
 import wrenchnotes.core.drawer.order.OrderLine;
 import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.team.Act;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
 import wrenchnotes.core.unit.Invalid;
@@ -22,6 +23,7 @@ import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.drawer.ShelfOfJob;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.job.HoldService;
 
 /** What is wanted, ordered and comes. Each method runs in the caller's transaction. */
@@ -34,6 +36,7 @@ public class OrderService {
     private final DrawerService bookings;
     private final ShelfOfJob shelf;
     private final HoldService holds;
+    private final Rights rights;
     private final Journal journal;
 
     OrderService(
@@ -43,6 +46,7 @@ public class OrderService {
             DrawerService bookings,
             ShelfOfJob shelf,
             HoldService holds,
+            Rights rights,
             Journal journal) {
         this.orders = orders;
         this.suppliers = suppliers;
@@ -50,6 +54,7 @@ public class OrderService {
         this.bookings = bookings;
         this.shelf = shelf;
         this.holds = holds;
+        this.rights = rights;
         this.journal = journal;
     }
 
@@ -230,6 +235,10 @@ public class OrderService {
     public long supplier(By by, Optional<Long> id, SupplierStore.SupplierSaid said) {
         if (suppliers.has(said.name().strip(), id.orElse(-1L))) {
             throw new Invalid("name", "There is a supplier of that name: change that one");
+        }
+        String before = id.map(one -> suppliers.supplier(one).address()).orElse("");
+        if (!said.address().equals(before)) {
+            rights.must(by, Act.SETTINGS);
         }
         long made = id.orElseGet(() -> suppliers.add(said));
         id.ifPresent(one -> suppliers.change(one, said));

@@ -64,7 +64,7 @@ public class OrderStore {
             Optional<Long> supplier,
             int served) {}
 
-    record OrderRow(long id, long supplier, String words, long freightMinor, Instant at) {}
+    public record OrderRow(long id, long supplier, String words, long freightMinor, Instant at) {}
 
     /** What is still to come of, the oldest first. */
     List<LineRow> open() {
@@ -167,7 +167,7 @@ public class OrderStore {
                 .list();
     }
 
-    OrderRow order(long id) {
+    public OrderRow order(long id) {
         return jdbc.sql("SELECT id, supplier_id, words, freight_minor, at FROM part_order WHERE id = :id")
                 .param("id", id)
                 .query((row, n) -> order(row))

@@ -5,8 +5,10 @@ import jakarta.validation.constraints.Size;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Sql;
 
@@ -23,27 +25,39 @@ public class SupplierStore {
     /**
      * @param mail where orders may be written to; may be empty
      * @param number of the shop, as the supplier knows it
+     * @param address that takes orders as docs/formats.md says, or {@code folder:name} of a folder that does; may be empty
      */
     public record SupplierSaid(
             @NotBlank @Size(max = 80) String name,
             @Size(max = 120) String mail,
-            @Size(max = 60) String number) {
+            @Size(max = 60) String number,
+            @Size(max = 200) String address) {
+
+        private static final Pattern ADDRESS = Pattern.compile("https?://[^\\s?#]{1,180}|folder:[a-z0-9-]{1,40}");
+
         public SupplierSaid {
+            address = address == null ? "" : address.strip();
+            if (!address.isEmpty() && !ADDRESS.matcher(address).matches()) {
+                throw new Invalid(
+                        "address",
+                        "Write where it takes orders: http://…, https://…, or folder: and a name in small letters");
+            }
             mail = mail == null ? "" : mail.strip();
             number = number == null ? "" : number.strip();
         }
     }
 
-    public record Supplier(long id, String name, String mail, String number, long version) {}
+    public record Supplier(long id, String name, String mail, String number, String address, long version) {}
 
     List<Supplier> all() {
-        return jdbc.sql("SELECT id, name, mail, number, version FROM supplier ORDER BY name")
+        return jdbc.sql("SELECT id, name, mail, number, address, version FROM supplier ORDER BY name")
                 .query((row, n) -> supplier(row))
                 .list();
     }
 
-    Supplier supplier(long id) {
-        return jdbc.sql("SELECT id, name, mail, number, version FROM supplier WHERE id = :id")
+    /** @throws NotFound if there is none */
+    public Supplier supplier(long id) {
+        return jdbc.sql("SELECT id, name, mail, number, address, version FROM supplier WHERE id = :id")
                 .param("id", id)
                 .query((row, n) -> supplier(row))
                 .optional()
@@ -60,20 +74,24 @@ public class SupplierStore {
     }
 
     long add(SupplierSaid said) {
-        return Sql.inserted(
-                said(jdbc.sql("INSERT INTO supplier (name, mail, number) VALUES (:name, :mail, :number)"), said));
+        return Sql.inserted(said(
+                jdbc.sql("INSERT INTO supplier (name, mail, number, address) VALUES (:name, :mail, :number, :address)"),
+                said));
     }
 
     void change(long id, SupplierSaid said) {
         said(jdbc.sql("""
                         UPDATE supplier
-                        SET name = :name, mail = :mail, number = :number, version = version + 1
+                        SET name = :name, mail = :mail, number = :number, address = :address, version = version + 1
                         WHERE id = :id
                         """), said).param("id", id).update();
     }
 
     private static JdbcClient.StatementSpec said(JdbcClient.StatementSpec sql, SupplierSaid said) {
-        return sql.param("name", said.name().strip()).param("mail", said.mail()).param("number", said.number());
+        return sql.param("name", said.name().strip())
+                .param("mail", said.mail())
+                .param("number", said.number())
+                .param("address", said.address());
     }
 
     private static Supplier supplier(ResultSet row) throws SQLException {
@@ -82,6 +100,7 @@ public class SupplierStore {
                 row.getString("name"),
                 row.getString("mail"),
                 row.getString("number"),
+                row.getString("address"),
                 row.getLong("version"));
     }
 }

@@ -26,6 +26,10 @@ BEFORE UPDATE OF id, job_id, part_id, words, came_from, teller, finding_id, pres
     donor_unit_id, donor_component_id ON part_told
 BEGIN SELECT RAISE(ABORT, 'What is in part_told is written once'); END;
 
+-- What a line is wanted for: a finding of its job, or since the shop's own figures proposed it.
+ALTER TABLE order_line ADD COLUMN finding_id INTEGER REFERENCES finding (id);
+ALTER TABLE order_line ADD COLUMN proposed INTEGER NOT NULL DEFAULT 0 CHECK (proposed IN (0, 1));
+
 CREATE INDEX part_in_drawer ON part (drawer, name);
 
 -- Suppliers that are spoken to: an address that takes orders and answers, or a folder in which both lie.

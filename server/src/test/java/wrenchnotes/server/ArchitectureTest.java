@@ -103,7 +103,7 @@ class ArchitectureTest {
     private static final Map<String, String> SERVER = Map.ofEntries(
             Map.entry("archive", "exchange ground"),
             Map.entry("bench", "drawer ground job teardown"),
-            Map.entry("brought", "ground shop teardown"),
+            Map.entry("brought", "ground shop table teardown"),
             Map.entry("check", "bench ground job shop"),
             Map.entry("checkin", "ground job paper photo shop teardown"),
             Map.entry("diagnosis", "bench drawer ground job table teardown"),
@@ -119,7 +119,7 @@ class ArchitectureTest {
             Map.entry("keeping", "archive ground"),
             Map.entry("meter", "ground"),
             Map.entry("need", "diagnosis drawer ground job"),
-            Map.entry("money", "checkin diagnosis ground job outcome shop table"),
+            Map.entry("money", "checkin diagnosis drawer ground job outcome shop table"),
             Map.entry("order", "drawer ground job shop table"),
             Map.entry("outcome", "bench drawer ground job shop"),
             Map.entry("paper", "bench diagnosis ground job shop"),

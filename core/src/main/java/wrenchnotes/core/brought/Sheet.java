@@ -198,17 +198,11 @@ public final class Sheet {
         if (said.isEmpty()) {
             return 0;
         }
-        Typed<Long> read = Sum.read(said, habits.currency());
-        if (read instanceof Typed.Read<Long> sum) {
-            return sum.value();
-        }
-        if (read instanceof Typed.Ask<Long> ask) {
-            // "1.234": the larger reading takes the mark for one between groups, the smaller for the decimal one.
-            boolean decimal = said.contains(".") == (habits.decimal() == DecimalMark.POINT);
-            return ask.readings().get(decimal ? 1 : 0);
-        }
-        wrong.add("No sum can be read in \"" + said + "\"");
-        return 0;
+        return Sum.settled(said, habits.currency(), habits.decimal() == DecimalMark.POINT)
+                .orElseGet(() -> {
+                    wrong.add("No sum can be read in \"" + said + "\"");
+                    return 0L;
+                });
     }
 
     private static List<String> symptoms(String said) {

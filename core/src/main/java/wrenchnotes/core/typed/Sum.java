@@ -3,6 +3,7 @@ package wrenchnotes.core.typed;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.Currency;
+import java.util.Optional;
 
 /**
  * A sum of money or a count as people write them, and a sum as it is told. What can be read in two ways is asked. Money is minor units of the
@@ -35,6 +36,24 @@ public final class Sum {
                         .map(value -> rounded(value, digits))
                         .toList())
                 : read.map(value -> minor(value, digits, currency));
+    }
+
+    /**
+     * A sum in a table that nobody can be asked about: where there are two readings, the shop's own habit decides.
+     *
+     * @param point whether the shop's decimal mark is the point; else it is the comma
+     * @return minor units; empty if no sum can be read
+     */
+    public static Optional<Long> settled(String written, Currency currency, boolean point) {
+        Typed<Long> read = read(written, currency);
+        if (read instanceof Typed.Read<Long> sum) {
+            return Optional.of(sum.value());
+        }
+        if (read instanceof Typed.Ask<Long> ask) {
+            // "1.234": the larger reading takes the mark for one between groups, the smaller for the decimal one.
+            return Optional.of(ask.readings().get(written.contains(".") == point ? 1 : 0));
+        }
+        return Optional.empty();
     }
 
     /**

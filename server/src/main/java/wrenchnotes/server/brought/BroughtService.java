@@ -23,6 +23,7 @@ import wrenchnotes.server.brought.BroughtStore.Brought;
 import wrenchnotes.server.brought.BroughtStore.State;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.shop.TheShop;
+import wrenchnotes.server.table.CsvText;
 
 /** Reads lists of past jobs, looks them through and begins or undoes them. Each method runs in the caller's transaction. */
 @Component

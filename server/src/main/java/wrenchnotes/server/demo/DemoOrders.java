@@ -43,8 +43,9 @@ class DemoOrders {
 
     void play(Instant now, SignedIn lead, Map<String, Long> parts, AtomicLong moments) {
         Dealings dealings = new Dealings(now, lead, parts, moments);
-        long belts = dealings.supplier("Ringholm belts and tyres", "orders@ringholm.example", "SQ-114");
-        long electric = dealings.supplier("Ostervik components", "desk@ostervik.example", "40217");
+        long belts = dealings.supplier(
+                "Ringholm belts and tyres", "orders@ringholm.example", "SQ-114", "http://127.0.0.1:9482");
+        long electric = dealings.supplier("Ostervik components", "desk@ostervik.example", "40217", "folder:stand-in");
         List<String> rubber = List.of(
                 "belt 36 × 1.2 square",
                 "belt 42 × 1.2 square",
@@ -100,8 +101,8 @@ class DemoOrders {
                                     .toInstant()));
         }
 
-        long supplier(String name, String mail, String number) {
-            return orders.supplier(by(400), Optional.empty(), new SupplierSaid(name, mail, number, ""));
+        long supplier(String name, String mail, String number, String address) {
+            return orders.supplier(by(400), Optional.empty(), new SupplierSaid(name, mail, number, address));
         }
 
         private long order(long supplier, Map<String, Integer> what, int daysAgo) {
@@ -109,12 +110,7 @@ class DemoOrders {
                     .sorted(Map.Entry.comparingByKey())
                     .map(one -> orders.want(
                             by(daysAgo),
-                            new OrderService.Wanted(
-                                    parts.get(one.getKey()),
-                                    one.getValue(),
-                                    Optional.empty(),
-                                    Optional.empty(),
-                                    "runs out")))
+                            OrderService.Wanted.forTheDrawer(parts.get(one.getKey()), one.getValue(), "runs out")))
                     .toList();
             return orders.order(by(daysAgo), supplier, lines, "");
         }

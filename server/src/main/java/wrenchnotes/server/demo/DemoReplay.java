@@ -42,6 +42,7 @@ public class DemoReplay {
     private final JobStore jobs;
     private final DemoBench benches;
     private final DemoReadings readings;
+    private final DemoDonors donors;
 
     DemoReplay(
             CheckInService counter,
@@ -51,7 +52,8 @@ public class DemoReplay {
             HoldService holds,
             JobStore jobs,
             DemoBench benches,
-            DemoReadings readings) {
+            DemoReadings readings,
+            DemoDonors donors) {
         this.counter = counter;
         this.lots = lots;
         this.worth = worth;
@@ -60,6 +62,7 @@ public class DemoReplay {
         this.jobs = jobs;
         this.benches = benches;
         this.readings = readings;
+        this.donors = donors;
     }
 
     void play(
@@ -140,6 +143,7 @@ public class DemoReplay {
                 case READY -> finish();
                 case KEPT_FOR_PARTS -> {
                     work.arrivalCheck();
+                    donors.goneOver(turn);
                     turn.later(20);
                     end(Outcome.KEPT_FOR_PARTS, "case too far gone");
                     handOver();

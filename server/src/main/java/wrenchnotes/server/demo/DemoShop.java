@@ -38,6 +38,7 @@ public class DemoShop implements SmartInitializingSingleton {
     private final DemoTeardowns teardowns;
     private final DrawerService drawers;
     private final DemoReplay replay;
+    private final DemoDonors donors;
     private final DemoOrders orders;
     private final TransactionTemplate writing;
     private final Clock clock;
@@ -49,6 +50,7 @@ public class DemoShop implements SmartInitializingSingleton {
             DemoTeardowns teardowns,
             DrawerService drawers,
             DemoReplay replay,
+            DemoDonors donors,
             DemoOrders orders,
             PlatformTransactionManager transactions,
             Clock clock) {
@@ -58,6 +60,7 @@ public class DemoShop implements SmartInitializingSingleton {
         this.teardowns = teardowns;
         this.drawers = drawers;
         this.replay = replay;
+        this.donors = donors;
         this.orders = orders;
         this.writing = new TransactionTemplate(transactions);
         this.clock = clock;
@@ -100,6 +103,7 @@ public class DemoShop implements SmartInitializingSingleton {
                             .id());
         }
         replay.play(now, staff, revisions, parts, moments);
+        donors.putAway(now, lead, parts, moments);
         orders.play(now, lead, parts, moments);
         SignedIn wren = staff.get("wren");
         By yesterday =

@@ -28,7 +28,7 @@ import wrenchnotes.core.drawer.CameFrom;
 import wrenchnotes.core.drawer.Recipe;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.drawer.DonorParts;
-import wrenchnotes.server.drawer.DrawerStore;
+import wrenchnotes.server.drawer.MoveStore;
 import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
@@ -88,8 +88,7 @@ public class FindingApi {
             Optional<DonorParts.FromDonor> from =
                     donor.map(one -> new DonorParts.FromDonor(one.unitId(), one.componentId()));
             String called = from.isPresent() && partId.isEmpty() ? donors.called(from.get()) : words.orElse("");
-            return new PartsOfJob.Fitted(
-                    new DrawerStore.What(partId, called), cameFrom, count, costMinor, recipe, from);
+            return new PartsOfJob.Fitted(new MoveStore.What(partId, called), cameFrom, count, costMinor, recipe, from);
         }
     }
 

@@ -1,5 +1,6 @@
 package wrenchnotes.server.donor;
 
+import java.util.List;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Checked;
@@ -26,6 +27,11 @@ public class DonorService {
         this.drawers = drawers;
         this.bookings = bookings;
         this.journal = journal;
+    }
+
+    /** The units that are kept, the last kept first. */
+    public List<Donors.DonorRegister> all() {
+        return donors.all();
     }
 
     /** @param gone nothing of it is left */

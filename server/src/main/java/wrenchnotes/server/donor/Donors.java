@@ -29,7 +29,7 @@ import wrenchnotes.server.teardown.Nearness;
 
 /** The register of units that are kept for parts. Each method runs in the caller's transaction. */
 @Component
-class Donors implements DonorParts {
+public class Donors implements DonorParts {
 
     private final DonorStore store;
     private final ModelStore models;

@@ -17,16 +17,23 @@ import wrenchnotes.server.photo.PhotoStore;
 public class DrawerService {
 
     private final DrawerStore drawers;
+    private final MoveStore moves;
     private final PhotoStore photos;
     private final Rights rights;
     private final Journal journal;
     private final ApplicationEventPublisher events;
 
     DrawerService(
-            DrawerStore drawers, PhotoStore photos, Rights rights, Journal journal, ApplicationEventPublisher events) {
+            DrawerStore drawers,
+            MoveStore moves,
+            PhotoStore photos,
+            Rights rights,
+            Journal journal,
+            ApplicationEventPublisher events) {
         this.photos = photos;
         this.events = events;
         this.drawers = drawers;
+        this.moves = moves;
         this.rights = rights;
         this.journal = journal;
     }
@@ -103,10 +110,10 @@ public class DrawerService {
             part.stock().take(count);
             value = part.stock().costOf(count);
         }
-        drawers.move(
+        moves.move(
                 by,
-                new DrawerStore.Movement(DrawerStore.What.of(part.id()), count, from, to, value),
-                DrawerStore.For.shop(why));
+                new MoveStore.Movement(MoveStore.What.of(part.id()), count, from, to, value),
+                MoveStore.For.shop(why));
     }
 
     /** Some of a part lie in their drawer now: whoever waits for them is told within the same transaction. */
@@ -130,16 +137,16 @@ public class DrawerService {
     public DrawerStore.Part fromDonor(By by, long id, DonorParts.FromDonor donor, DonorParts.TakenOut taken) {
         DrawerStore.Part before = drawers.part(id);
         before.stock().bookIn(1, taken.valueMinor());
-        drawers.move(
+        moves.move(
                 by,
-                new DrawerStore.Movement(
-                        DrawerStore.What.of(id),
+                new MoveStore.Movement(
+                        MoveStore.What.of(id),
                         1,
                         PartAccount.DONOR,
                         PartAccount.DRAWER,
                         taken.valueMinor(),
                         Optional.of(donor)),
-                DrawerStore.For.shop(taken.words()));
+                MoveStore.For.shop(taken.words()));
         events.publishEvent(new InItsDrawer(by, id));
         DrawerStore.Part part = drawers.part(id);
         journal.write(
@@ -155,11 +162,11 @@ public class DrawerService {
 
     private void bought(By by, DrawerStore.Part part, int count, long cost, String why) {
         part.stock().bookIn(count, cost);
-        drawers.move(
+        moves.move(
                 by,
-                new DrawerStore.Movement(
-                        DrawerStore.What.of(part.id()), count, PartAccount.SUPPLIER, PartAccount.DRAWER, cost),
-                DrawerStore.For.shop(why));
+                new MoveStore.Movement(
+                        MoveStore.What.of(part.id()), count, PartAccount.SUPPLIER, PartAccount.DRAWER, cost),
+                MoveStore.For.shop(why));
     }
 
     private void refuseTwin(String drawer, String name, long self) {

@@ -1,5 +1,7 @@
 package wrenchnotes.server.drawer;
 
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,6 +27,18 @@ public interface OnTheWay {
 
     /** The oldest first. Runs in the caller's transaction. */
     List<ComingLine> of(long part);
+
+    /**
+     * When what a wait is for should be here.
+     *
+     * @param said the day that the supplier said
+     * @param half by when half of such orders came
+     * @param fourFifths by when four in five did
+     */
+    record Expected(Optional<LocalDate> said, Instant half, Instant fourFifths) {}
+
+    /** By wait, of those that a job's orders will end; what is only wanted is expected on no day. */
+    Map<Long, Expected> expected(long job);
 
     /** How many are still to come of each part that any are on order of; what is only wanted does not count. */
     Map<Long, Integer> ordered();

@@ -25,12 +25,14 @@ import wrenchnotes.server.job.JobStore;
 public class PartsOfJob {
 
     private final DrawerStore drawers;
+    private final MoveStore moves;
     private final ToldStore told;
     private final DonorParts donors;
     private final JobStore jobs;
 
-    PartsOfJob(DrawerStore drawers, ToldStore told, DonorParts donors, JobStore jobs) {
+    PartsOfJob(DrawerStore drawers, MoveStore moves, ToldStore told, DonorParts donors, JobStore jobs) {
         this.drawers = drawers;
+        this.moves = moves;
         this.told = told;
         this.donors = donors;
         this.jobs = jobs;
@@ -49,7 +51,7 @@ public class PartsOfJob {
      * @param donor the unit that it is taken out of, if that is known
      */
     public record Fitted(
-            DrawerStore.What what,
+            MoveStore.What what,
             CameFrom cameFrom,
             int count,
             Optional<Long> costMinor,
@@ -63,7 +65,7 @@ public class PartsOfJob {
                 throw new Invalid(
                         "donor", "Only what is from a donor has one: leave it out, or say that it is from one");
             }
-            what = new DrawerStore.What(what.part(), Checked.optionalText("words", what.words(), 120));
+            what = new MoveStore.What(what.part(), Checked.optionalText("words", what.words(), 120));
             if (what.part().isPresent() != what.words().isEmpty()) {
                 throw new Invalid("words", "Say which part it is: one of a drawer, or in words what it is");
             }
@@ -77,7 +79,7 @@ public class PartsOfJob {
 
         public static Fitted fromDrawer(long part, int count) {
             return new Fitted(
-                    DrawerStore.What.of(part),
+                    MoveStore.What.of(part),
                     CameFrom.DRAWER,
                     count,
                     Optional.empty(),
@@ -120,7 +122,7 @@ public class PartsOfJob {
      * @throws wrenchnotes.core.unit.Refused if the drawer has fewer than are needed beyond what was told already
      */
     public void tell(By by, long job, Fitted fitted, Place place, String why) {
-        DrawerStore.What what = fitted.what();
+        MoveStore.What what = fitted.what();
         what.part().ifPresent(drawers::part);
         int before = needed(job, what, fitted.cameFrom(), fitted.donor(), place.teller());
         told.add(by, job, fitted, place);
@@ -129,14 +131,13 @@ public class PartsOfJob {
             return;
         }
         PartAccount to = place.teller() == Teller.USE ? PartAccount.JOB : PartAccount.UNIT;
-        DrawerStore.For reason = new DrawerStore.For(Optional.of(job), place.finding(), place.thing(), why);
+        MoveStore.For reason = new MoveStore.For(Optional.of(job), place.finding(), place.thing(), why);
         int aside = fromShelf(by, job, fitted, more, to, reason);
         if (more > aside) {
             long value = cost(fitted, more - aside);
-            drawers.move(
+            moves.move(
                     by,
-                    new DrawerStore.Movement(
-                            what, more - aside, fitted.cameFrom().account(), to, value, fitted.donor()),
+                    new MoveStore.Movement(what, more - aside, fitted.cameFrom().account(), to, value, fitted.donor()),
                     reason);
             fitted.donor().ifPresent(from -> donors.moved(by, from, true, whose(job)));
         }
@@ -147,16 +148,16 @@ public class PartsOfJob {
     }
 
     /** What is set aside for the job goes first. @return how many that were */
-    private int fromShelf(By by, long job, Fitted fitted, int more, PartAccount to, DrawerStore.For reason) {
+    private int fromShelf(By by, long job, Fitted fitted, int more, PartAccount to, MoveStore.For reason) {
         if (fitted.cameFrom() != CameFrom.DRAWER) {
             return 0;
         }
-        Stock lies = drawers.held(fitted.what(), "set aside", PartAccount.SHELF, job);
+        Stock lies = moves.held(fitted.what(), "set aside", PartAccount.SHELF, job);
         int taken = Math.min(more, lies.count());
         if (taken > 0) {
-            drawers.move(
+            moves.move(
                     by,
-                    new DrawerStore.Movement(fitted.what(), taken, PartAccount.SHELF, to, lies.costOf(taken)),
+                    new MoveStore.Movement(fitted.what(), taken, PartAccount.SHELF, to, lies.costOf(taken)),
                     reason);
         }
         return taken;
@@ -239,7 +240,7 @@ public class PartsOfJob {
     }
 
     private int needed(
-            long job, DrawerStore.What what, CameFrom from, Optional<DonorParts.FromDonor> donor, Teller teller) {
+            long job, MoveStore.What what, CameFrom from, Optional<DonorParts.FromDonor> donor, Teller teller) {
         return PartTold.needed(told.ofJob(job).stream()
                 .filter(row -> row.sameAs(what, from, donor))
                 .map(ToldStore.ToldRow::told)
@@ -280,15 +281,15 @@ public class PartsOfJob {
     }
 
     private void back(By by, long job, ToldStore.ToldRow row, int less, String why) {
-        Stock used = drawers.held(row.what(), row.name(), PartAccount.JOB, job);
+        Stock used = moves.held(row.what(), row.name(), PartAccount.JOB, job);
         boolean fromUse = row.told().teller() == Teller.USE && used.count() >= less;
         PartAccount from = fromUse ? PartAccount.JOB : PartAccount.UNIT;
-        Stock held = fromUse ? used : drawers.held(row.what(), row.name(), PartAccount.UNIT, job);
-        drawers.move(
+        Stock held = fromUse ? used : moves.held(row.what(), row.name(), PartAccount.UNIT, job);
+        moves.move(
                 by,
-                new DrawerStore.Movement(
+                new MoveStore.Movement(
                         row.what(), less, from, row.cameFrom().account(), held.costOf(less), row.donor()),
-                new DrawerStore.For(Optional.of(job), row.finding(), row.thing(), why));
+                new MoveStore.For(Optional.of(job), row.finding(), row.thing(), why));
         row.donor().ifPresent(donor -> donors.moved(by, donor, false, whose(job)));
     }
 }

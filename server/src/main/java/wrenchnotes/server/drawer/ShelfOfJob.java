@@ -18,13 +18,15 @@ import wrenchnotes.server.job.JobStore;
 public class ShelfOfJob {
 
     private final DrawerStore drawers;
+    private final MoveStore moves;
     private final JobStore jobs;
     private final PartHistoryStore history;
     private final Journal journal;
 
-    ShelfOfJob(DrawerStore drawers, JobStore jobs, PartHistoryStore history, Journal journal) {
+    ShelfOfJob(DrawerStore drawers, MoveStore moves, JobStore jobs, PartHistoryStore history, Journal journal) {
         this.history = history;
         this.drawers = drawers;
+        this.moves = moves;
         this.jobs = jobs;
         this.journal = journal;
     }
@@ -49,7 +51,7 @@ public class ShelfOfJob {
     /** @throws NotFound if none of it lies there */
     void back(By who, long job, long part) {
         By by = jobs.job(job).entered(who);
-        SetAside one = drawers.aside(job).stream()
+        SetAside one = moves.aside(job).stream()
                 .filter(aside -> aside.partId() == part)
                 .findFirst()
                 .orElseThrow(() -> new NotFound("None of that part is set aside for this job"));
@@ -58,11 +60,11 @@ public class ShelfOfJob {
 
     /** The job is over: what was set aside and not used goes back where it lay. */
     public void clear(By by, long job) {
-        drawers.aside(job).forEach(one -> back(by, job, one));
+        moves.aside(job).forEach(one -> back(by, job, one));
     }
 
     private void back(By by, long job, SetAside one) {
-        Stock lies = drawers.held(DrawerStore.What.of(one.partId()), one.name(), PartAccount.SHELF, job);
+        Stock lies = moves.held(MoveStore.What.of(one.partId()), one.name(), PartAccount.SHELF, job);
         move(by, job, one.partId(), one.count(), PartAccount.SHELF, PartAccount.DRAWER, lies, "not used");
         journal.write(
                 by,
@@ -71,14 +73,14 @@ public class ShelfOfJob {
     }
 
     private void move(By by, long job, long part, int count, PartAccount from, PartAccount to, Stock lies, String why) {
-        drawers.move(
+        moves.move(
                 by,
-                new DrawerStore.Movement(DrawerStore.What.of(part), count, from, to, lies.costOf(count)),
-                new DrawerStore.For(Optional.of(job), Optional.empty(), Optional.empty(), why));
+                new MoveStore.Movement(MoveStore.What.of(part), count, from, to, lies.costOf(count)),
+                new MoveStore.For(Optional.of(job), Optional.empty(), Optional.empty(), why));
     }
 
     public List<SetAside> ofJob(long job) {
-        return drawers.aside(job);
+        return moves.aside(job);
     }
 
     /** The jobs that some of a part are set aside for. */

@@ -30,7 +30,7 @@ class ToldStore {
     /** A word that stands. @param press of the ledger's entry: its moment */
     record ToldRow(
             long id,
-            DrawerStore.What what,
+            MoveStore.What what,
             String name,
             CameFrom cameFrom,
             Optional<DonorParts.FromDonor> donor,
@@ -47,7 +47,7 @@ class ToldStore {
             };
         }
 
-        boolean sameAs(DrawerStore.What other, CameFrom from, Optional<DonorParts.FromDonor> of) {
+        boolean sameAs(MoveStore.What other, CameFrom from, Optional<DonorParts.FromDonor> of) {
             return cameFrom == from
                     && donor.equals(of)
                     && what.part().equals(other.part())
@@ -67,7 +67,7 @@ class ToldStore {
                 .param("job", job)
                 .query((row, n) -> new ToldRow(
                         row.getLong("id"),
-                        new DrawerStore.What(Sql.id(row, "part_id"), row.getString("words")),
+                        new MoveStore.What(Sql.id(row, "part_id"), row.getString("words")),
                         row.getString("name"),
                         CameFrom.valueOf(row.getString("came_from")),
                         donor(row),
@@ -137,7 +137,7 @@ class ToldStore {
     }
 
     /** What a job holds of one part, in its unit and used up. */
-    record HeldRow(DrawerStore.What what, String name, int count, long valueMinor) {}
+    record HeldRow(MoveStore.What what, String name, int count, long valueMinor) {}
 
     /** In the order in which they were first taken. */
     List<HeldRow> held(long job) {
@@ -154,7 +154,7 @@ class ToldStore {
                         """)
                 .param("job", job)
                 .query((row, n) -> new HeldRow(
-                        new DrawerStore.What(Sql.id(row, "part_id"), row.getString("words")),
+                        new MoveStore.What(Sql.id(row, "part_id"), row.getString("words")),
                         row.getString("name"),
                         row.getInt("count"),
                         row.getLong("value_minor")))

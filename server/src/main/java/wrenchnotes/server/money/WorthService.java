@@ -7,7 +7,7 @@ import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.LikeSale;
 import wrenchnotes.core.diagnosis.history.Where;
-import wrenchnotes.core.job.HoldKind;
+import wrenchnotes.core.drawer.order.Takes;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.money.Estimate;
 import wrenchnotes.core.money.Triage;
@@ -19,8 +19,8 @@ import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.diagnosis.Book;
 import wrenchnotes.server.diagnosis.DiagnosisService;
 import wrenchnotes.server.diagnosis.UnitOdds;
+import wrenchnotes.server.drawer.OnTheWay;
 import wrenchnotes.server.ground.Journal;
-import wrenchnotes.server.job.HoldService;
 import wrenchnotes.server.job.JobStore;
 import wrenchnotes.server.outcome.OutcomeStore;
 import wrenchnotes.server.shop.TheShop;
@@ -33,7 +33,7 @@ public class WorthService {
 
     private final MoneyStore money;
     private final Book book;
-    private final HoldService holds;
+    private final OnTheWay onTheWay;
     private final OutcomeStore outcomes;
     private final JobStore jobs;
     private final TheShop shop;
@@ -42,14 +42,14 @@ public class WorthService {
     WorthService(
             MoneyStore money,
             Book book,
-            HoldService holds,
+            OnTheWay onTheWay,
             OutcomeStore outcomes,
             JobStore jobs,
             TheShop shop,
             Journal journal) {
         this.money = money;
         this.book = book;
-        this.holds = holds;
+        this.onTheWay = onTheWay;
         this.outcomes = outcomes;
         this.jobs = jobs;
         this.shop = shop;
@@ -58,7 +58,8 @@ public class WorthService {
 
     /**
      * @param count in the drawer now
-     * @param daysToGet half of such waits were over by then; empty if nothing is known
+     * @param daysToGet half of its orders came within; empty if it is there
+     * @param daysAtMost four in five of them did
      */
     public record PartNeeded(
             FaultName fault,
@@ -67,7 +68,8 @@ public class WorthService {
             String part,
             String drawer,
             int count,
-            Optional<Long> daysToGet) {}
+            Optional<Long> daysToGet,
+            Optional<Long> daysAtMost) {}
 
     /** @param worth only for units to be sold */
     public record Money(
@@ -92,13 +94,7 @@ public class WorthService {
                         sales(new Where(revision, model, kind)), Optional.empty(), judged.success(), estimate, paid))
                 : Optional.empty();
         return new Money(
-                estimate,
-                shop.now().hourMinor(),
-                parts(judged, revision),
-                worth,
-                paid,
-                Optional.empty(),
-                Optional.empty());
+                estimate, shop.now().hourMinor(), parts(judged), worth, paid, Optional.empty(), Optional.empty());
     }
 
     /** @param expected what a person thinks it will fetch */
@@ -111,7 +107,7 @@ public class WorthService {
         return new Money(
                 estimate,
                 shop.now().hourMinor(),
-                parts(judged, job.revisionId()),
+                parts(judged),
                 worth,
                 paid,
                 money.triage(job.id()),
@@ -129,14 +125,12 @@ public class WorthService {
         return book.read((closed, names) -> closed.sales(where, names));
     }
 
-    private List<PartNeeded> parts(DiagnosisService.Judged judged, long revision) {
+    private List<PartNeeded> parts(DiagnosisService.Judged judged) {
         List<UnitOdds.LikelyFault> likely = judged.odds().faults().stream()
                 .filter(fault -> fault.probability() >= WORTH_NAMING && !fault.out())
                 .filter(fault -> fault.faultId().isPresent())
                 .limit(4)
                 .toList();
-        Optional<Long> days = holds.usually(HoldKind.PART, revision)
-                .map(wait -> Math.max(1, wait.length().toDays()));
         return money
                 .usualParts(likely.stream().map(fault -> fault.faultId().get()).toList())
                 .stream()
@@ -146,6 +140,8 @@ public class WorthService {
                             .findFirst()
                             .orElseThrow();
                     MoneyStore.UsualPart part = entry.getValue();
+                    Optional<Takes> takes =
+                            part.count() > 0 ? Optional.empty() : Optional.of(onTheWay.takes(part.partId()));
                     return new PartNeeded(
                             fault.fault(),
                             fault.probability(),
@@ -153,7 +149,8 @@ public class WorthService {
                             part.name(),
                             part.drawer(),
                             part.count(),
-                            part.count() > 0 ? Optional.empty() : days);
+                            takes.map(one -> Math.max(1, Math.round(one.half()))),
+                            takes.map(one -> Math.max(1, Math.round(one.fourFifths()))));
                 })
                 .toList();
     }

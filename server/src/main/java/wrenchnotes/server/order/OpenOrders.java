@@ -1,5 +1,7 @@
 package wrenchnotes.server.order;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,10 +20,12 @@ class OpenOrders implements OnTheWay {
     private static final long NOBODY = -1;
 
     private final OrderStore orders;
+    private final HappenedStore happened;
     private final SupplierStore suppliers;
 
-    OpenOrders(OrderStore orders, SupplierStore suppliers) {
+    OpenOrders(OrderStore orders, HappenedStore happened, SupplierStore suppliers) {
         this.orders = orders;
+        this.happened = happened;
         this.suppliers = suppliers;
     }
 
@@ -32,10 +36,10 @@ class OpenOrders implements OnTheWay {
             return List.of();
         }
         Map<Long, List<OrderEvent>> events =
-                orders.events(rows.stream().map(OrderStore.LineRow::id).toList());
+                happened.events(rows.stream().map(OrderStore.LineRow::id).toList());
         Map<Long, String> names = suppliers.all().stream()
                 .collect(Collectors.toMap(SupplierStore.Supplier::id, SupplierStore.Supplier::name));
-        List<Takes.Came> came = orders.came();
+        List<Takes.Came> came = happened.came();
         return rows.stream()
                 .map(row -> {
                     OrderLine line = OrderLine.of(row.count(), events.getOrDefault(row.id(), List.of()));
@@ -51,11 +55,40 @@ class OpenOrders implements OnTheWay {
     }
 
     @Override
+    public Map<Long, Expected> expected(long job) {
+        List<OrderStore.LineRow> rows = orders.ofJob(job).stream()
+                .filter(row -> row.hold().isPresent() && row.supplier().isPresent())
+                .toList();
+        if (rows.isEmpty()) {
+            return Map.of();
+        }
+        Map<Long, List<OrderEvent>> events =
+                happened.events(rows.stream().map(OrderStore.LineRow::id).toList());
+        List<Takes.Came> came = happened.came();
+        Map<Long, Expected> expected = new HashMap<>();
+        for (OrderStore.LineRow row : rows) {
+            OrderLine line = OrderLine.of(row.count(), events.getOrDefault(row.id(), List.of()));
+            if (line.standing().open()) {
+                Takes takes = Takes.of(came, row.supplier().orElseThrow(), row.part());
+                Instant since = line.orderedAt().orElse(row.at());
+                expected.put(
+                        row.hold().orElseThrow(),
+                        new Expected(line.expected(), after(since, takes.half()), after(since, takes.fourFifths())));
+            }
+        }
+        return expected;
+    }
+
+    private static Instant after(Instant since, double days) {
+        return since.plus(Duration.ofMinutes(Math.round(days * 24 * 60)));
+    }
+
+    @Override
     public Map<Long, Integer> ordered() {
         List<OrderStore.LineRow> rows =
                 orders.open().stream().filter(row -> row.order().isPresent()).toList();
         Map<Long, List<OrderEvent>> events =
-                orders.events(rows.stream().map(OrderStore.LineRow::id).toList());
+                happened.events(rows.stream().map(OrderStore.LineRow::id).toList());
         Map<Long, Integer> left = new HashMap<>();
         rows.forEach(row -> left.merge(
                 row.part(),
@@ -68,6 +101,6 @@ class OpenOrders implements OnTheWay {
     @Override
     public Takes takes(long part) {
         Optional<Long> last = orders.lastSupplier(part);
-        return Takes.of(orders.came(), last.orElse(NOBODY), part);
+        return Takes.of(happened.came(), last.orElse(NOBODY), part);
     }
 }

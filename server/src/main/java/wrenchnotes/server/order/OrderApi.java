@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -27,7 +26,6 @@ import wrenchnotes.core.drawer.order.Takes;
 import wrenchnotes.core.team.Act;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
-import wrenchnotes.server.ground.Seen;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.table.Table;
 
@@ -40,13 +38,21 @@ class OrderApi {
 
     private final OrderService service;
     private final OrderStore orders;
+    private final HappenedStore happened;
     private final SupplierStore suppliers;
     private final TalkStore talks;
     private final Snapshot snapshot;
 
-    OrderApi(OrderService service, OrderStore orders, SupplierStore suppliers, TalkStore talks, Snapshot snapshot) {
+    OrderApi(
+            OrderService service,
+            OrderStore orders,
+            HappenedStore happened,
+            SupplierStore suppliers,
+            TalkStore talks,
+            Snapshot snapshot) {
         this.service = service;
         this.orders = orders;
+        this.happened = happened;
         this.suppliers = suppliers;
         this.talks = talks;
         this.snapshot = snapshot;
@@ -56,6 +62,8 @@ class OrderApi {
      * One line.
      *
      * @param tag of the unit that waits for it
+     * @param whatFor the finding or the component of that unit
+     * @param proposed whether the shop's own figures proposed it
      * @param takes how long it usually takes from its supplier; empty while it is only wanted
      */
     public record LineView(
@@ -66,6 +74,8 @@ class OrderApi {
             long eachMinor,
             Optional<Long> job,
             Optional<String> tag,
+            Optional<String> whatFor,
+            boolean proposed,
             String why,
             Instant wantedAt,
             OrderLine line,
@@ -110,7 +120,7 @@ class OrderApi {
         List<SupplierStore.Supplier> from = suppliers.all();
         Map<Long, String> names =
                 from.stream().collect(Collectors.toMap(SupplierStore.Supplier::id, SupplierStore.Supplier::name));
-        List<Takes.Came> came = orders.came();
+        List<Takes.Came> came = happened.came();
         Map<Long, TalkStore.TalkSeen> talk =
                 talks.of(last.stream().map(OrderStore.OrderRow::id).toList());
         return new Orders(
@@ -144,7 +154,7 @@ class OrderApi {
 
     private List<LineView> views(Collection<OrderStore.LineRow> rows, List<Takes.Came> came) {
         Map<Long, List<OrderEvent>> events =
-                orders.events(rows.stream().map(OrderStore.LineRow::id).toList());
+                happened.events(rows.stream().map(OrderStore.LineRow::id).toList());
         return rows.stream()
                 .map(row -> new LineView(
                         row.id(),
@@ -154,6 +164,8 @@ class OrderApi {
                         row.eachMinor(),
                         row.job(),
                         row.tag(),
+                        row.finding().or(row::component),
+                        row.proposed(),
                         row.why(),
                         row.at(),
                         OrderLine.of(row.count(), events.getOrDefault(row.id(), List.of())),
@@ -164,15 +176,22 @@ class OrderApi {
     /** What a job ordered and waits for. */
     @GetMapping("/api/jobs/{job}/order-lines")
     List<LineView> ofJob(@PathVariable long job) {
-        return snapshot.read(() -> views(orders.ofJob(job), orders.came()));
+        return snapshot.read(() -> views(orders.ofJob(job), happened.came()));
     }
 
-    /** @param jobId that waits for it; left out: it is for the drawer @param why "runs out", "split" */
+    /**
+     * @param jobId that waits for it; left out: it is for the drawer
+     * @param findingId of that job
+     * @param proposed whether the shop's own figures proposed it
+     * @param why "runs out", "split"
+     */
     public record WantedSaid(
             @NotNull Long partId,
             @Min(1) @Max(9_999) int count,
             Optional<Long> jobId,
             Optional<Long> componentId,
+            Optional<Long> findingId,
+            Boolean proposed,
             @Size(max = 200) String why) {
 
         OrderService.Wanted wanted() {
@@ -181,6 +200,8 @@ class OrderApi {
                     count,
                     jobId == null ? Optional.empty() : jobId,
                     componentId == null ? Optional.empty() : componentId,
+                    findingId == null ? Optional.empty() : findingId,
+                    Boolean.TRUE.equals(proposed),
                     why == null || why.isBlank() ? "runs out" : why);
         }
     }
@@ -251,31 +272,6 @@ class OrderApi {
                                 .toList(),
                         said.freightMinor()));
         return orders();
-    }
-
-    @PostMapping("/api/suppliers")
-    @ResponseStatus(HttpStatus.CREATED)
-    SupplierStore.Supplier addSupplier(@Valid @RequestBody SupplierStore.SupplierSaid said, Pen pen) {
-        return pen.once(
-                said,
-                by -> suppliers.supplier(service.supplier(by, Optional.empty(), said)),
-                SupplierStore.Supplier::id,
-                suppliers::supplier);
-    }
-
-    @PutMapping("/api/suppliers/{supplier}")
-    SupplierStore.Supplier changeSupplier(
-            @PathVariable long supplier, Seen seen, @Valid @RequestBody SupplierStore.SupplierSaid said, Pen pen) {
-        return pen.once(
-                said,
-                by -> {
-                    SupplierStore.Supplier before = suppliers.supplier(supplier);
-                    seen.mustBe(before.version(), before.name(), () -> before);
-                    service.supplier(by, Optional.of(supplier), said);
-                    return suppliers.supplier(supplier);
-                },
-                SupplierStore.Supplier::id,
-                suppliers::supplier);
     }
 
     @GetMapping(

@@ -31,6 +31,7 @@ import wrenchnotes.server.job.HoldService;
 public class OrderService {
 
     private final OrderStore orders;
+    private final HappenedStore happened;
     private final SupplierStore suppliers;
     private final DrawerStore drawers;
     private final DrawerService bookings;
@@ -41,6 +42,7 @@ public class OrderService {
 
     OrderService(
             OrderStore orders,
+            HappenedStore happened,
             SupplierStore suppliers,
             DrawerStore drawers,
             DrawerService bookings,
@@ -49,6 +51,7 @@ public class OrderService {
             Rights rights,
             Journal journal) {
         this.orders = orders;
+        this.happened = happened;
         this.suppliers = suppliers;
         this.drawers = drawers;
         this.bookings = bookings;
@@ -58,15 +61,39 @@ public class OrderService {
         this.journal = journal;
     }
 
-    /** What somebody wants. @param job that waits for it @param component what it is for there */
-    public record Wanted(long part, int count, Optional<Long> job, Optional<Long> component, String why) {}
+    /**
+     * What somebody wants.
+     *
+     * @param job that waits for it
+     * @param component what it is for there
+     * @param finding of that job that it is for
+     * @param proposed whether the shop's own figures proposed it
+     */
+    public record Wanted(
+            long part,
+            int count,
+            Optional<Long> job,
+            Optional<Long> component,
+            Optional<Long> finding,
+            boolean proposed,
+            String why) {
+
+        public static Wanted forTheDrawer(long part, int count, String why) {
+            return new Wanted(part, count, Optional.empty(), Optional.empty(), Optional.empty(), false, why);
+        }
+    }
 
     /** A job that wants a part waits for it, unless it is there: then it is set aside at once. @return the line */
     public long want(By by, Wanted wanted) {
         DrawerStore.Part part = part(wanted.part());
         int count = Checked.within("count", wanted.count(), 1, 9_999);
         String why = Checked.text("why", wanted.why(), 200);
-        long line = orders.wanted(by, part.id(), count, part.eachMinor(), wanted.job(), wanted.component(), why);
+        wanted.finding()
+                .filter(finding -> !orders.isOfJob(finding, wanted.job()))
+                .ifPresent(finding -> {
+                    throw new Invalid("findingId", "That finding is not of this job: name one that is, or none");
+                });
+        long line = orders.wanted(by, wanted, part.eachMinor());
         journal.write(by, entry(wanted.job(), line, "Wanted: " + count + " × " + part.name() + ", " + why));
         serve(by, part.id());
         wanted.job().filter(job -> orders.line(line).served() < count).ifPresent(job -> {
@@ -175,11 +202,11 @@ public class OrderService {
     }
 
     private void happen(By by, OrderStore.LineRow row, OrderEvent event, String words) {
-        List<OrderEvent> before = orders.events(List.of(row.id())).getOrDefault(row.id(), List.of());
+        List<OrderEvent> before = happened.events(List.of(row.id())).getOrDefault(row.id(), List.of());
         OrderLine.of(row.count(), before).mustTake(event);
         List<OrderEvent> after = new ArrayList<>(before);
         after.add(event);
-        orders.event(
+        happened.event(
                 by,
                 row.id(),
                 event,

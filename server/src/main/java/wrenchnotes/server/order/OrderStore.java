@@ -3,17 +3,11 @@ package wrenchnotes.server.order;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.drawer.order.OrderEvent;
-import wrenchnotes.core.drawer.order.Takes;
 import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Tag;
 import wrenchnotes.server.ground.NotFound;
@@ -25,12 +19,16 @@ public class OrderStore {
 
     private static final String LINE = """
             SELECT order_line.id, order_id, part_id, part.name, part.drawer, part.place, part.supplier_number, part.pack,
-                   order_line.count, order_line.each_minor, job_id, unit.tag, component_id, hold_id, order_line.why, order_line.at,
-                   part_order.supplier_id, served
+                   order_line.count, order_line.each_minor, order_line.job_id, unit.tag, component.name AS component, hold_id,
+                   order_line.why, order_line.at, part_order.supplier_id, served, proposed,
+                   (SELECT found.name || ', ' || wrong
+                    FROM finding JOIN fault ON fault.id = fault_id JOIN component AS found ON found.id = finding.component_id
+                    WHERE finding.id = order_line.finding_id) AS finding
             FROM order_line
             JOIN part ON part.id = part_id
+            LEFT JOIN component ON component.id = order_line.component_id
             LEFT JOIN part_order ON part_order.id = order_id
-            LEFT JOIN job ON job.id = job_id
+            LEFT JOIN job ON job.id = order_line.job_id
             LEFT JOIN unit ON unit.id = job.unit_id
             """;
 
@@ -43,7 +41,13 @@ public class OrderStore {
         this.jdbc = jdbc;
     }
 
-    /** @param drawer where it belongs, with its place there @param hold the wait that it ends */
+    /**
+     * @param drawer where it belongs, with its place there
+     * @param component that it is for
+     * @param finding that it is for, in words
+     * @param proposed whether the shop's own figures proposed it
+     * @param hold the wait that it ends
+     */
     public record LineRow(
             long id,
             Optional<Long> order,
@@ -57,7 +61,9 @@ public class OrderStore {
             long eachMinor,
             Optional<Long> job,
             Optional<String> tag,
-            Optional<Long> component,
+            Optional<String> component,
+            Optional<String> finding,
+            boolean proposed,
             Optional<Long> hold,
             String why,
             Instant at,
@@ -140,25 +146,6 @@ public class OrderStore {
                 .orElseThrow(() -> new NotFound("There is no order line " + id));
     }
 
-    /** Of each line, in their order. */
-    Map<Long, List<OrderEvent>> events(Collection<Long> lines) {
-        Map<Long, List<OrderEvent>> events = new HashMap<>();
-        if (!lines.isEmpty()) {
-            jdbc.sql("SELECT line_id, what, count, day, at FROM order_event WHERE line_id IN (:lines) ORDER BY id")
-                    .param("lines", lines)
-                    .query(row -> {
-                        events.computeIfAbsent(row.getLong("line_id"), id -> new ArrayList<>())
-                                .add(new OrderEvent(
-                                        OrderEvent.OrderHappening.valueOf(row.getString("what")),
-                                        row.getInt("count"),
-                                        Optional.ofNullable(row.getString("day"))
-                                                .map(LocalDate::parse),
-                                        Sql.instant(row, "at")));
-                    });
-        }
-        return events;
-    }
-
     /** The last ones, the newest first. */
     List<OrderRow> last(int most) {
         return jdbc.sql("SELECT id, supplier_id, words, freight_minor, at FROM part_order ORDER BY id DESC LIMIT :most")
@@ -175,19 +162,30 @@ public class OrderStore {
                 .orElseThrow(() -> new NotFound("There is no order " + id));
     }
 
-    long wanted(By by, long part, int count, long eachMinor, Optional<Long> job, Optional<Long> component, String why) {
+    long wanted(By by, OrderService.Wanted wanted, long eachMinor) {
         return Sql.inserted(jdbc.sql("""
-                        INSERT INTO order_line (part_id, count, each_minor, job_id, component_id, why, at, by)
-                        VALUES (:part, :count, :each, :job, :component, :why, :at, :by)
+                        INSERT INTO order_line (part_id, count, each_minor, job_id, component_id, finding_id, proposed, why, at, by)
+                        VALUES (:part, :count, :each, :job, :component, :finding, :proposed, :why, :at, :by)
                         """)
-                .param("part", part)
-                .param("count", count)
+                .param("part", wanted.part())
+                .param("count", wanted.count())
                 .param("each", eachMinor)
-                .param("job", job.orElse(null))
-                .param("component", component.orElse(null))
-                .param("why", why)
+                .param("job", wanted.job().orElse(null))
+                .param("component", wanted.component().orElse(null))
+                .param("finding", wanted.finding().orElse(null))
+                .param("proposed", wanted.proposed())
+                .param("why", wanted.why().strip())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person()));
+    }
+
+    boolean isOfJob(long finding, Optional<Long> job) {
+        return jdbc.sql("SELECT COUNT(*) FROM finding WHERE id = :finding AND job_id = :job")
+                        .param("finding", finding)
+                        .param("job", job.orElse(null))
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     long order(By by, long supplier, String words) {
@@ -213,46 +211,6 @@ public class OrderStore {
                 .update();
     }
 
-    void event(By by, long line, OrderEvent event, String words, boolean open) {
-        jdbc.sql("""
-                        INSERT INTO order_event (line_id, what, count, day, words, at, by)
-                        VALUES (:line, :what, :count, :day, :words, :at, :by)
-                        """)
-                .param("line", line)
-                .param("what", event.what().name())
-                .param("count", event.count())
-                .param("day", event.day().map(LocalDate::toString).orElse(null))
-                .param("words", words)
-                .param("at", event.at().toEpochMilli())
-                .param("by", by.person())
-                .update();
-        jdbc.sql("UPDATE order_line SET open = :open WHERE id = :line")
-                .param("open", open)
-                .param("line", line)
-                .update();
-    }
-
-    /** How long the last lines took that came, from the order to the last of it. */
-    List<Takes.Came> came() {
-        return jdbc.sql("""
-                        SELECT supplier_id, part_id, took
-                        FROM order_line JOIN part_order ON part_order.id = order_id
-                        WHERE took IS NOT NULL
-                        ORDER BY order_line.id DESC
-                        LIMIT 1000
-                        """)
-                .query((row, n) ->
-                        new Takes.Came(row.getLong("supplier_id"), row.getLong("part_id"), row.getDouble("took")))
-                .list();
-    }
-
-    void took(long line, double days) {
-        jdbc.sql("UPDATE order_line SET took = :days WHERE id = :line")
-                .param("days", days)
-                .param("line", line)
-                .update();
-    }
-
     private static LineRow line(ResultSet row) throws SQLException {
         return new LineRow(
                 row.getLong("id"),
@@ -267,7 +225,9 @@ public class OrderStore {
                 row.getLong("each_minor"),
                 Sql.id(row, "job_id"),
                 Sql.id(row, "tag").map(tag -> Tag.of(tag.intValue()).text()),
-                Sql.id(row, "component_id"),
+                Optional.ofNullable(row.getString("component")),
+                Optional.ofNullable(row.getString("finding")),
+                row.getBoolean("proposed"),
                 Sql.id(row, "hold_id"),
                 row.getString("why"),
                 Sql.instant(row, "at"),

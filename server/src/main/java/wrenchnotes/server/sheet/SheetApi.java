@@ -21,6 +21,7 @@ import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.job.Status;
 import wrenchnotes.server.check.CheckStore;
 import wrenchnotes.server.diagnosis.FindingStore;
+import wrenchnotes.server.drawer.OnTheWay;
 import wrenchnotes.server.drawer.PartsOfJob;
 import wrenchnotes.server.drawer.ShelfOfJob;
 import wrenchnotes.server.ground.Snapshot;
@@ -51,6 +52,7 @@ public class SheetApi {
     private final OutcomeStore outcomes;
     private final PartsOfJob parts;
     private final ShelfOfJob shelf;
+    private final OnTheWay onTheWay;
     private final UnitMarkStore marks;
     private final LoanService loans;
     private final StoryStore stories;
@@ -67,6 +69,7 @@ public class SheetApi {
             OutcomeStore outcomes,
             PartsOfJob parts,
             ShelfOfJob shelf,
+            OnTheWay onTheWay,
             UnitMarkStore marks,
             LoanService loans,
             StoryStore stories,
@@ -81,6 +84,7 @@ public class SheetApi {
         this.outcomes = outcomes;
         this.parts = parts;
         this.shelf = shelf;
+        this.onTheWay = onTheWay;
         this.marks = marks;
         this.loans = loans;
         this.stories = stories;
@@ -91,13 +95,18 @@ public class SheetApi {
     /**
      * @param active whether its time is not over
      * @param asks what has to be answered now that it is; empty if it asks nothing
+     * @param expected when what it waits for should come; empty if that is on no order
      */
-    public record HoldOnSheet(HoldStore.HoldRow hold, boolean active, Optional<String> asks) {
+    public record HoldOnSheet(
+            HoldStore.HoldRow hold, boolean active, Optional<String> asks, Optional<OnTheWay.Expected> expected) {
 
-        static HoldOnSheet of(HoldStore.HoldRow row, Instant now) {
+        static HoldOnSheet of(HoldStore.HoldRow row, Map<Long, OnTheWay.Expected> expected, Instant now) {
             Hold hold = row.hold();
             return new HoldOnSheet(
-                    row, hold.activeAt(now), hold.kind().question().filter(question -> hold.asksAt(now)));
+                    row,
+                    hold.activeAt(now),
+                    hold.kind().question().filter(question -> hold.asksAt(now)),
+                    Optional.ofNullable(expected.get(row.id())));
         }
     }
 
@@ -157,6 +166,7 @@ public class SheetApi {
         long id = job.id();
         Instant now = clock.instant();
         JobFacts known = facts.of(job);
+        Map<Long, OnTheWay.Expected> expected = onTheWay.expected(id);
         List<FindingStore.FindingRow> found = findings.ofJob(id);
         List<PartsOfJob.JobPart> took = parts.ofJob(id);
         List<StoryStore.Line> story = stories.story(id, STORY_LINES + 1);
@@ -180,7 +190,9 @@ public class SheetApi {
                 arrivals.places(id),
                 arrivals.photos(id),
                 arrivals.belongings(id),
-                holds.ofJob(id).stream().map(hold -> HoldOnSheet.of(hold, now)).toList(),
+                holds.ofJob(id).stream()
+                        .map(hold -> HoldOnSheet.of(hold, expected, now))
+                        .toList(),
                 found,
                 checks.ofJob(id),
                 outcomes.ofJob(id),

@@ -1,4 +1,4 @@
-package wrenchnotes.server.brought;
+package wrenchnotes.server.table;
 
 import java.io.IOException;
 import java.io.StringReader;
@@ -20,14 +20,14 @@ import wrenchnotes.core.unit.Invalid;
  * @param header names of the columns
  * @param rows without the empty ones
  */
-record CsvText(List<String> header, List<List<String>> rows) {
+public record CsvText(List<String> header, List<List<String>> rows) {
 
-    static final int MOST_ROWS = 100_000;
+    public static final int MOST_ROWS = 100_000;
     private static final int MOST_COLUMNS = 60;
     private static final Charset OLDER = Charset.forName("windows-1252");
 
     /** UTF-8 if it can be that, else as older spreadsheets write. */
-    static String text(byte[] file) {
+    public static String text(byte[] file) {
         try {
             String text = StandardCharsets.UTF_8
                     .newDecoder()
@@ -40,7 +40,7 @@ record CsvText(List<String> header, List<List<String>> rows) {
     }
 
     /** @throws Invalid if it is no table, if it has no rows, or too many */
-    static CsvText read(String text) {
+    public static CsvText read(String text) {
         String first = text.lines().findFirst().orElse("");
         char mark = first.chars().filter(c -> c == '\t').count() > 0
                 ? '\t'
@@ -69,13 +69,14 @@ record CsvText(List<String> header, List<List<String>> rows) {
             throw new Invalid("file", "This is no table with commas, semicolons or tabs: " + cause.getMessage());
         }
         if (all.size() < 2) {
-            throw new Invalid("file", "There are no rows in it: a first line with names, and a line for each job");
+            throw new Invalid(
+                    "file", "There are no rows in it: a first line with names, and a line for each of what it lists");
         }
         if (all.get(0).size() < 2 || all.get(0).size() > MOST_COLUMNS) {
             throw new Invalid(
                     "file",
-                    "A table of past jobs has at least a day and a model, with commas, semicolons or tabs between, and at most "
-                            + MOST_COLUMNS + " columns");
+                    "A table has at least two columns, with commas, semicolons or tabs between, and at most "
+                            + MOST_COLUMNS);
         }
         return new CsvText(all.get(0), all.subList(1, all.size()));
     }

@@ -1,0 +1,2 @@
+/** Lists of parts as they come from elsewhere. */
+package wrenchnotes.core.drawer.list;

@@ -40,7 +40,7 @@ export function FromDrawer({
   const likely = (one: (typeof enough)[number]) => one.usual || one.fits;
   const option = ({ part }: (typeof enough)[number]) => (
     <option key={part.id} value={part.id}>
-      {part.name} · drawer {part.drawer} · {part.count} left
+      {part.name} · drawer {part.drawer} · {part.count} left{part.care.temporary ? ' · for a test only' : ''}
     </option>
   );
   return (

@@ -57,6 +57,7 @@ function queueAt(who: number, job: number, client: QueryClient): PressQueue {
           answers.rack(),
           answers.benches(),
           answers.parts(),
+          answers.foundParts(),
           answers.holds(),
           answers.job(job),
           answers.there(job),

@@ -119,7 +119,8 @@ export function FaultChosen({
 function Lies({ part }: { part: Part }) {
   return (
     <chakra.span display="block" fontSize="sm" fontWeight={400}>
-      drawer {part.drawer}, {part.there === 0 ? 'none left' : `${part.there} there`} · {part.used} used before
+      {part.temporary && 'for a test only · '}drawer {part.drawer},{' '}
+      {part.there === 0 ? 'none left' : `${part.there} there`} · {part.used} used before
     </chakra.span>
   );
 }

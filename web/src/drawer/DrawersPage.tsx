@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { answer, api } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useKeys } from '../app/keys';
 import { useTitle } from '../app/useTitle';
@@ -9,6 +9,8 @@ import { Act, KeyCap } from '../parts/Buttons';
 import { Text } from '../parts/Fields';
 import { Empty, Loaded } from '../parts/States';
 import { TableBar } from '../parts/TableBar';
+import { DonorList } from './DonorList';
+import { DonorOpened } from './DonorOpened';
 import { DrawerBox } from './DrawerBox';
 import { FoundParts } from './FoundParts';
 import { Needs } from './Needs';
@@ -17,6 +19,7 @@ import { OpenDrawer } from './OpenDrawer';
 import { OrderOpened } from './OrderOpened';
 import { Orders } from './Orders';
 import { PartOpened } from './PartOpened';
+import { PartsFile } from './PartsFile';
 import { StockTake } from './StockTake';
 import { Unread } from './Unread';
 import { type Open, useOpen } from './useOpen';
@@ -30,11 +33,19 @@ export default function DrawersPage() {
     { key: 'S', label: 'Search the drawers', act: () => search.current?.focus() },
     { key: 'A', label: 'A new part', act: () => open.go({ add: true }) },
     { key: 'O', label: 'Orders', act: () => open.go({ orders: true }) },
+    { key: 'U', label: 'Units kept for parts', act: () => open.go({ donors: true }) },
     {
       key: 'D',
       label: 'All drawers',
       act: () => open.go({}),
-      off: !open.drawer && !open.asked && !open.take && !open.orders && !open.unread,
+      off:
+        !open.drawer &&
+        !open.asked &&
+        !open.take &&
+        !open.orders &&
+        !open.donors &&
+        !open.unread &&
+        !open.list,
     },
   ]);
   return (
@@ -66,6 +77,9 @@ export default function DrawersPage() {
           <Act keyName="O" onClick={() => open.go({ orders: true })}>
             Orders
           </Act>
+          <Act keyName="U" onClick={() => open.go({ donors: true })}>
+            Donors
+          </Act>
         </Box>
         <Left open={open} />
       </Box>
@@ -86,6 +100,12 @@ function Left({ open }: { open: Open }) {
   if (open.asked.trim()) {
     return <FoundParts open={open} />;
   }
+  if (open.donors) {
+    return <DonorList open={open} />;
+  }
+  if (open.list) {
+    return <PartsFile open={open} />;
+  }
   if (open.drawer !== undefined) {
     return <OpenDrawer name={open.drawer} open={open} />;
   }
@@ -95,15 +115,23 @@ function Left({ open }: { open: Open }) {
   return <Wall open={open} />;
 }
 
-/** The wall of them, asked for once by both halves. */
+/** The wall of them, a page after another, asked for once by both halves. */
 function useDrawers() {
-  return useQuery({ queryKey: answers.drawers(), queryFn: () => answer(api.GET('/api/drawers')) });
+  return useInfiniteQuery({
+    queryKey: answers.drawers(),
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) => answer(api.GET('/api/drawers', { params: { query: { from: pageParam } } })),
+    getNextPageParam: (last, pages) => {
+      const shown = pages.reduce((all, page) => all + page.drawers.length, 0);
+      return shown < last.all ? shown : undefined;
+    },
+  });
 }
 
 function Right({ open }: { open: Open }) {
   const top = useRef<HTMLDivElement>(null);
   // Where there is nothing yet, the first thing to do is to put something in.
-  const empty = useDrawers().data?.parts === 0;
+  const empty = useDrawers().data?.pages[0]?.parts === 0;
   // Another part begins at its top.
   useEffect(() => {
     if (open.part !== undefined) {
@@ -116,6 +144,8 @@ function Right({ open }: { open: Open }) {
         <NewPart open={open} />
       ) : open.order !== undefined ? (
         <OrderOpened key={open.order} id={open.order} />
+      ) : open.donor !== undefined ? (
+        <DonorOpened key={open.donor} unit={open.donor} />
       ) : open.part === undefined ? (
         <Needs open={(part) => open.go({ part })} />
       ) : (
@@ -127,11 +157,21 @@ function Right({ open }: { open: Open }) {
 
 function Wall({ open }: { open: Open }) {
   const drawers = useDrawers();
+  const more = () => drawers.fetchNextPage();
+  useKeys([
+    { key: 'M', label: 'More drawers', act: more, off: !drawers.hasNextPage },
+    { key: 'I', label: 'Take a list of parts in', act: () => open.go({ list: true }) },
+  ]);
   return (
     <Loaded query={drawers}>
-      {(now) =>
-        now.drawers.length === 0 ? (
-          <Empty>No parts yet. Put the first into a drawer on the right; findings then take from it.</Empty>
+      {({ pages }) => {
+        const now = pages[0] as Schemas['Drawers'];
+        const shown = pages.flatMap((page) => page.drawers);
+        return now.all === 0 ? (
+          <>
+            <Empty>No parts yet. Put the first into a drawer on the right; findings then take from it.</Empty>
+            <FromList open={open} />
+          </>
         ) : (
           <>
             {now.unread > 0 && (
@@ -143,14 +183,33 @@ function Wall({ open }: { open: Open }) {
               </Box>
             )}
             <Box display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="8px">
-              {now.drawers.map((drawer) => (
+              {shown.map((drawer) => (
                 <DrawerBox key={drawer.name} drawer={drawer} open={() => open.go({ drawer: drawer.name })} />
               ))}
             </Box>
-            <TableBar path="/api/parts/table.csv" />
+            {drawers.hasNextPage && (
+              <Box display="flex" gap="10px" alignItems="center" mt="8px" fontSize="sm">
+                <Act keyName="M" disabled={drawers.isFetchingNextPage} onClick={more}>
+                  More drawers
+                </Act>
+                {shown.length} of {now.all} drawers are shown; {now.low} of all have something low.
+              </Box>
+            )}
+            <Box display="flex" gap="14px" alignItems="center" flexWrap="wrap">
+              <TableBar path="/api/parts/table.csv" />
+              <FromList open={open} />
+            </Box>
           </>
-        )
-      }
+        );
+      }}
     </Loaded>
+  );
+}
+
+function FromList({ open }: { open: Open }) {
+  return (
+    <Act look="quiet" minH="34px" keyName="I" onClick={() => open.go({ list: true })}>
+      take a list in
+    </Act>
   );
 }

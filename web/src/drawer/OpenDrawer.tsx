@@ -36,6 +36,15 @@ export function OpenDrawer({ name, open }: { name: string; open: Open }) {
         <chakra.h1 flex="1">
           Drawer <chakra.span fontFamily="mono">{name}</chakra.span>
         </chakra.h1>
+        <chakra.a
+          href={`/api/drawers/labels.pdf?drawer=${encodeURIComponent(name)}`}
+          target="_blank"
+          rel="noreferrer"
+          textDecoration="underline"
+          fontSize="sm"
+        >
+          labels
+        </chakra.a>
         <Act keyName="N" onClick={() => begin.mutate()} disabled={begin.isPending || all.length === 0}>
           Count it through
         </Act>

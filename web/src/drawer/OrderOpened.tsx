@@ -14,19 +14,30 @@ import { CountIn, SumIn } from '../form/fields';
 import { said } from '../form/said';
 import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
+import { bareField } from '../parts/Fields';
 import { Empty, Loaded, Trouble } from '../parts/States';
 import { TableBar } from '../parts/TableBar';
 import { Tag } from '../parts/Tag';
 import { money } from '../typed/sum';
+import { Channels } from './Channels';
 import { takesWords } from './orderWords';
 
 type Order = Schemas['OrderView'];
 type Line = Schemas['LineView'];
 type Happening = Schemas['HappenedSaid']['what'];
+type Say = (line: Line, what: Happening, count: number, day?: string) => void;
 
 /** One order: what of it came, what is still to come and when, and the ways to say what happened. */
 export function OrderOpened({ id }: { id: number }) {
-  const orders = useQuery({ queryKey: answers.orders(), queryFn: () => answer(api.GET('/api/orders')) });
+  const orders = useQuery({
+    queryKey: answers.orders(),
+    queryFn: () => answer(api.GET('/api/orders')),
+    // While it is being handed over, and as long as its supplier may answer.
+    refetchInterval: ({ state }) => {
+      const one = state.data?.orders.find((order) => order.id === id);
+      return one?.asked && one.open ? (one.handedAt ? 10_000 : 1_500) : false;
+    },
+  });
   return (
     <Loaded query={orders}>
       {(all) => {
@@ -48,11 +59,21 @@ function Opened({ order, from }: { order: Order; from?: Schemas['Supplier'] }) {
   const [booking, setBooking] = useState(false);
   const open = order.lines.filter((line) => line.line.left > 0 || line.line.wrong > 0);
   const happened = useMutation({
-    mutationFn: ({ line, what, count }: { line: number; what: Happening; count: number }) =>
+    mutationFn: ({
+      line,
+      what,
+      count,
+      day,
+    }: {
+      line: number;
+      what: Happening;
+      count: number;
+      day?: string;
+    }) =>
       answer(
         api.POST('/api/order-lines/{line}/events', {
           params: { path: { line } },
-          body: { what, count, words: '' },
+          body: { what, count, day, words: '' },
         }),
       ),
     onSuccess: (now) => {
@@ -60,7 +81,7 @@ function Opened({ order, from }: { order: Order; from?: Schemas['Supplier'] }) {
       client.invalidateQueries();
     },
   });
-  const say = (line: Line, what: Happening, count: number) => happened.mutate({ line: line.id, what, count });
+  const say: Say = (line, what, count, day) => happened.mutate({ line: line.id, what, count, day });
   useKeys([{ key: 'B', label: 'Book in what came', act: () => setBooking(true), off: open.length === 0 }]);
   const sum = order.lines.reduce((all, line) => all + line.eachMinor * line.line.count, 0);
   return (
@@ -77,6 +98,7 @@ function Opened({ order, from }: { order: Order; from?: Schemas['Supplier'] }) {
         {from?.mail && `, ${from.mail}`}
         {order.freightMinor > 0 && `, carriage ${money(order.freightMinor, currency)}`}
       </Box>
+      <Channels order={order} from={from} />
       {order.lines.map((line) => (
         <LineOf key={line.id} line={line} say={say} off={happened.isPending} />
       ))}
@@ -95,15 +117,7 @@ function Opened({ order, from }: { order: Order; from?: Schemas['Supplier'] }) {
   );
 }
 
-function LineOf({
-  line,
-  say,
-  off,
-}: {
-  line: Line;
-  say: (line: Line, what: Happening, count: number) => void;
-  off: boolean;
-}) {
+function LineOf({ line, say, off }: { line: Line; say: Say; off: boolean }) {
   const { standing, came, count, left, wrong, expected } = line.line;
   const words = [
     floor.OrderStanding[standing],
@@ -119,6 +133,12 @@ function LineOf({
             <Link to={`/jobs/${line.job}`} style={{ marginLeft: 8 }}>
               <Tag text={line.tag} size={13} />
             </Link>
+          )}
+          {(line.whatFor || line.proposed) && (
+            <chakra.span color="muted" fontSize="sm">
+              {' '}
+              {line.whatFor ? `for ${line.whatFor}` : 'proposed by its own figures'}
+            </chakra.span>
           )}
         </Box>
         <chakra.span fontSize="sm" color={left > 0 || wrong > 0 ? 'amberInk' : 'mat'} fontWeight={600}>
@@ -137,10 +157,8 @@ function LineOf({
             </Small>
           ) : (
             <>
-              {came === 0 && standing === 'ORDERED' && (
-                <Small off={off} act={() => say(line, 'CONFIRMED', left)}>
-                  They have it
-                </Small>
+              {came === 0 && (standing === 'ORDERED' || standing === 'CONFIRMED') && (
+                <Confirmed line={line} left={left} say={say} off={off} />
               )}
               {standing !== 'SENT' && (
                 <Small off={off} act={() => say(line, 'SENT', left)}>
@@ -157,6 +175,27 @@ function LineOf({
           )}
         </Box>
       )}
+    </Box>
+  );
+}
+
+/** They have it, and may say when it comes. */
+function Confirmed({ line, left, say, off }: { line: Line; left: number; say: Say; off: boolean }) {
+  const [day, setDay] = useState('');
+  return (
+    <Box display="flex" gap="4px" alignItems="center">
+      <Small off={off} act={() => say(line, 'CONFIRMED', left, day || undefined)}>
+        They have it
+      </Small>
+      <chakra.input
+        {...bareField}
+        type="date"
+        minH="32px"
+        fontSize="sm"
+        aria-label={`Day that ${line.part} is expected`}
+        value={day}
+        onChange={(event) => setDay(event.target.value)}
+      />
     </Box>
   );
 }

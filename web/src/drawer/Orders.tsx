@@ -9,6 +9,7 @@ import { useKeys } from '../app/keys';
 import { Act, Chip, KeyCap } from '../parts/Buttons';
 import { Empty, Loaded, Trouble } from '../parts/States';
 import { Tag } from '../parts/Tag';
+import { Letters } from './Letters';
 import { SupplierForm } from './SupplierForm';
 import type { Open } from './useOpen';
 
@@ -30,6 +31,7 @@ export function Orders({ open }: { open: Open }) {
           <>
             <WantedList all={all} open={open} />
             <Placed all={all} open={open} />
+            <Letters />
           </>
         )}
       </Loaded>
@@ -42,7 +44,9 @@ function WantedList({ all, open }: { all: All; open: Open }) {
   const [left, setLeft] = useState<number[]>([]);
   const [picked, setPicked] = useState<number>();
   const [adding, setAdding] = useState(false);
+  const [changing, setChanging] = useState(false);
   const supplier = picked ?? all.suppliers[0]?.id;
+  const chosen = all.suppliers.find((one) => one.id === supplier);
   const lines = all.wanted.filter((line) => !left.includes(line.id)).map((line) => line.id);
   const kept = (now: All) => {
     client.setQueryData(answers.orders(), now);
@@ -92,7 +96,16 @@ function WantedList({ all, open }: { all: All; open: Open }) {
             {line.line.count} ×
           </Chip>
           <Box>
-            <b>{line.part}</b> <chakra.span color="muted">{line.why}</chakra.span>
+            <b>{line.part}</b>{' '}
+            <chakra.span color="muted">
+              {[
+                line.why,
+                line.whatFor && line.whatFor !== line.why && `for ${line.whatFor}`,
+                line.proposed && 'proposed',
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </chakra.span>
           </Box>
           {line.tag ? <Tag text={line.tag} size={13} /> : <span />}
           <Act look="quiet" minH="30px" onClick={() => drop.mutate(line.id)}>
@@ -116,6 +129,11 @@ function WantedList({ all, open }: { all: All; open: Open }) {
         <Chip on={adding} minH="34px" fontSize="sm" onClick={() => setAdding(!adding)}>
           another supplier
         </Chip>
+        {chosen && (
+          <Act look="quiet" minH="34px" onClick={() => setChanging(!changing)}>
+            change {chosen.name}
+          </Act>
+        )}
         {all.wanted.length > 0 && (
           <Act look="main" keyName="G" disabled={!ready} onClick={() => order.mutate()}>
             Order {lines.length === all.wanted.length ? 'all of it' : `${lines.length} of them`}
@@ -123,6 +141,9 @@ function WantedList({ all, open }: { all: All; open: Open }) {
         )}
       </Box>
       {adding && <SupplierForm done={() => setAdding(false)} />}
+      {changing && chosen && (
+        <SupplierForm key={chosen.id} supplier={chosen} done={() => setChanging(false)} />
+      )}
       <Trouble error={order.error ?? drop.error} />
     </>
   );

@@ -94,7 +94,12 @@ function Opened({ sheet, open }: { sheet: Sheet; open: Open }) {
       {doing === 'take' && <TakePart part={part} done={done} />}
       {doing === 'count' && <CountPart part={part} done={done} />}
       {doing === 'order' && (
-        <WantPart part={part} count={sheet.advice?.order || part.care.pack} done={done} />
+        <WantPart
+          part={part}
+          count={sheet.advice?.order || part.care.pack}
+          proposed={(sheet.advice?.order ?? 0) > 0}
+          done={done}
+        />
       )}
       {doing === 'fits' && <SayFit part={part.id} done={done} />}
       {doing === 'change' && <PartForm part={part} done={done} />}
@@ -138,7 +143,14 @@ function Looks({ sheet, price }: { sheet: Sheet; price: string }) {
           {part.care.supplierNumber && ` · number ${part.care.supplierNumber}`}
         </Box>
         <Box color="muted" fontFamily="mono">
-          label P{part.id}
+          <chakra.a
+            href={`/api/parts/${part.id}/label.pdf`}
+            target="_blank"
+            rel="noreferrer"
+            textDecoration="underline"
+          >
+            label P{part.id}
+          </chakra.a>
         </Box>
       </Box>
     </Box>

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Schemas } from '../api/client';
 import { KeyCap } from '../parts/Buttons';
+import { TestOnly } from './PartPick';
 import { Picture } from './Picture';
 
 /** One part in a list: as it looks, what it is, how many there are; a press opens it. */
@@ -41,6 +42,7 @@ export function PartRow({
       <chakra.span fontFamily="mono">{part.drawer}</chakra.span>
       <Box>
         <b>{part.name}</b>
+        <TestOnly is={part.care.temporary} />
         <Box fontSize="sm" color="muted">
           {takes || part.told || part.what || 'nobody has said what it is'}
         </Box>

@@ -8,12 +8,28 @@ import { useSending } from '../form/useSending';
 import { UnitPick } from './UnitPick';
 
 /** Onto the list of what to order, for a unit that waits for it or for the drawer. */
-export function WantPart({ part, count, done }: { part: Schemas['Part']; count: number; done: () => void }) {
+export function WantPart({
+  part,
+  count,
+  proposed,
+  done,
+}: {
+  part: Schemas['Part'];
+  count: number;
+  /** whether the shop's own figures say so */
+  proposed: boolean;
+  done: () => void;
+}) {
   const form = useSending({
     blank: { count, jobId: undefined as number | undefined, why: '' },
     check: z.object({ count: said.count(1, 9999), jobId: z.number().optional(), why: z.string() }),
     kept: `want ${part.id}`,
-    send: (body) => answer(api.POST('/api/order-lines', { body: { ...body, partId: part.id } })),
+    send: (body) =>
+      answer(
+        api.POST('/api/order-lines', {
+          body: { ...body, partId: part.id, proposed: proposed && body.jobId === undefined },
+        }),
+      ),
     done,
     leave: done,
   });

@@ -9,6 +9,9 @@ type What = {
   add?: boolean;
   orders?: boolean;
   order?: number;
+  donors?: boolean;
+  donor?: number;
+  list?: boolean;
 };
 
 export type Open = What & {
@@ -41,6 +44,9 @@ export function useOpen(): Open {
     add: params.has('add'),
     orders: params.has('orders'),
     order: number('order'),
+    donors: params.has('donors'),
+    donor: number('donor'),
+    list: params.has('list'),
     asked,
     ask,
     go: (what) => {

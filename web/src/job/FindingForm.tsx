@@ -42,6 +42,7 @@ const partSaid = (currency: string) =>
     .object({
       partId: z.number().optional(),
       words: z.string(),
+      donor: z.custom<PartTyped['donor']>(),
       count: said.count(1, 99),
       cameFrom: z.custom<PartTyped['cameFrom']>(),
       cost: said.sumIfAny(currency),
@@ -49,8 +50,8 @@ const partSaid = (currency: string) =>
     })
     .transform(({ cost, recipe, words, ...part }) => ({
       ...part,
-      words: words.trim() || undefined,
-      costMinor: part.cameFrom === 'DRAWER' ? undefined : cost,
+      words: (!part.donor && words.trim()) || undefined,
+      costMinor: part.cameFrom === 'DRAWER' || part.donor ? undefined : cost,
       recipe: part.cameFrom === 'MADE' ? recipe : undefined,
     }));
 
@@ -133,7 +134,7 @@ export function FindingForm({
       {hazards.data?.map((words) => (
         <Caution key={words}>{words}</Caution>
       ))}
-      <PartsIn form={form} model={modelId} />
+      <PartsIn form={form} job={job} model={modelId} />
       {remedy === 'REPLACED' && (
         <OneOf
           label="Where the old one goes"

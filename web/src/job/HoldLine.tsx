@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { useJobWrite } from '../api/useJobWrite';
-import { moment } from '../api/words';
+import { day, moment } from '../api/words';
 import { WaitRing } from '../drawing/WaitRing';
 import { WhyForm } from '../form/WhyForm';
 import { Act } from '../parts/Buttons';
@@ -13,7 +13,7 @@ import { Line, Who } from './Line';
 type Answer = NonNullable<Schemas['EndSaid']['answer']>;
 
 /** A wait: how long it lasts, what it asks when its time is over, and how a lead ends it before. */
-export function HoldLine({ hold, active, asks, here }: Schemas['HoldOnSheet'] & { here: boolean }) {
+export function HoldLine({ hold, active, asks, expected, here }: Schemas['HoldOnSheet'] & { here: boolean }) {
   const [early, setEarly] = useState(false);
   const over = (answered: Answer, why: string) =>
     answer(
@@ -44,6 +44,7 @@ export function HoldLine({ hold, active, asks, here }: Schemas['HoldOnSheet'] & 
         </chakra.span>
         : {hold.why}
         {active ? hold.until && `, until ${moment(hold.until)}` : asks ? '' : ', over'}
+        {active && expected && `. ${expectedWords(expected)}`}
         {active && hold.caution && ' (a caution: it cannot be shortened)'}{' '}
         {active && hold.until && <WaitRing from={hold.from} until={hold.until} size={44} />}
         <Who by={hold.by} at={hold.from} />
@@ -84,4 +85,10 @@ export function HoldLine({ hold, active, asks, here }: Schemas['HoldOnSheet'] & 
       <Trouble error={end.error} />
     </>
   );
+}
+
+/** "The supplier says 4 December; half of such orders came by 5 December, four in five by 9 December". */
+function expectedWords({ said, half, fourFifths }: NonNullable<Schemas['HoldOnSheet']['expected']>): string {
+  const usual = `half of such orders came by ${day(half)}, four in five by ${day(fourFifths)}`;
+  return said ? `The supplier says ${day(said)}; ${usual}` : `Ordered: ${usual}`;
 }

@@ -5,8 +5,9 @@ import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
 import { useJobWrite } from '../api/useJobWrite';
+import { PartPick, TestOnly } from '../drawer/PartPick';
 import { Form, Sends } from '../form/Form';
-import { CountIn, PickIn } from '../form/fields';
+import { CountIn } from '../form/fields';
 import { useSending } from '../form/useSending';
 import { Act } from '../parts/Buttons';
 import { Trouble } from '../parts/States';
@@ -126,6 +127,7 @@ function AsideLine({ job, one, here }: { job: number; one: Schemas['SetAside']; 
       <chakra.span fontFamily="mono">{one.count} ×</chakra.span>
       <Box>
         {one.name}
+        <TestOnly is={one.temporary} />
         <chakra.span color="muted" fontSize="xs">
           {' '}
           set aside, not used yet
@@ -148,10 +150,9 @@ function AsideLine({ job, one, here }: { job: number; one: Schemas['SetAside']; 
 }
 
 function FromDrawers({ job, how, done }: { job: number; how: Using; done: () => void }) {
-  const drawers = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
   const usual = useRef(1);
   const form = useSending({
-    blank: { partId: undefined as number | undefined, count: Number.NaN },
+    blank: { partId: undefined as number | undefined, name: '', count: Number.NaN },
     send: async ({ partId, count }) => {
       const said = {
         params: { path: { job } },
@@ -174,15 +175,24 @@ function FromDrawers({ job, how, done }: { job: number; how: Using; done: () => 
   usual.current = before.data?.amount ?? 1;
   return (
     <Form of={form} name={HOW[how].name}>
-      <Box display="grid" gridTemplateColumns="1fr 110px" gap="8px">
-        <PickIn of={form} at="partId" number label={HOW[how].what} compact>
-          <option value="">pick it</option>
-          {drawers.data?.map((part) => (
-            <option key={part.id} value={part.id} disabled={part.count === 0}>
-              {part.name} · drawer {part.drawer} · {part.count} left
-            </option>
-          ))}
-        </PickIn>
+      <Box display="grid" gridTemplateColumns="1fr 110px" gap="8px" alignItems="start">
+        {partId === undefined ? (
+          <PartPick
+            label={HOW[how].what}
+            compact
+            picked={(part) => {
+              form.put('partId', part.id);
+              form.put('name', part.name);
+            }}
+          />
+        ) : (
+          <Box>
+            <b>{form.value.name}</b>{' '}
+            <Act look="quiet" minH="30px" onClick={() => form.put('partId', undefined)}>
+              another
+            </Act>
+          </Box>
+        )}
         <CountIn
           of={form}
           at="count"

@@ -1,18 +1,23 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
+import { PartPick } from '../drawer/PartPick';
+import { Sources } from '../drawer/Sources';
 import { CountIn, PickIn, SumIn, TextIn } from '../form/fields';
 import type { Sending } from '../form/useSending';
 import { Act, Chip } from '../parts/Buttons';
-import { Pick } from '../parts/Fields';
 
 type Recipe = Schemas['Recipe'];
 
 /** Some of a part, as it is typed: of a drawer by its number, of anywhere else in words. */
 export type PartTyped = {
   partId?: number;
+  /** what a part of a drawer is called, to show it */
+  name: string;
+  /** what it is taken out of */
+  donor?: Schemas['OfDonor'];
   words: string;
   count: number;
   cameFrom: Schemas['PartFitted']['cameFrom'];
@@ -25,6 +30,8 @@ const NO_RECIPE: Recipe = { material: '', drawing: '', tried: '', filler: '' };
 export function partTyped(part?: Schemas['PartIn'], cost = ''): PartTyped {
   return {
     partId: part?.partId,
+    name: part?.name ?? '',
+    donor: part?.donor,
     words: part && part.partId === undefined ? part.name : '',
     count: part?.count ?? 1,
     cameFrom: part?.cameFrom ?? 'DRAWER',
@@ -33,37 +40,33 @@ export function partTyped(part?: Schemas['PartIn'], cost = ''): PartTyped {
   };
 }
 
+const fromDrawer = (partId: number, name: string): PartTyped => ({ ...partTyped(), partId, name });
+
 const ELSEWHERE = Object.keys(floor.CameFrom).filter((one) => one !== 'DRAWER') as PartTyped['cameFrom'][];
 
 /** What went in: several parts, each from its drawer or from elsewhere. */
 export function PartsIn<In extends { component: string; parts: PartTyped[] }>({
   form,
+  job,
   model,
 }: {
   form: Sending<In, void>;
+  job: number;
   model: number;
 }) {
   // The paths of a form that has these fields are paths of every form that has them too.
   const of = form as unknown as Sending<{ component: string; parts: PartTyped[] }, void>;
-  const drawers = useQuery({ queryKey: answers.parts(), queryFn: () => answer(api.GET('/api/parts')) });
   const { parts } = of.value;
   const add = (part: PartTyped) => of.put('parts', [...parts, part]);
   return (
     <Box role="group" aria-label="Parts that went in" display="grid" gap="6px">
       {parts.map((part, n) => {
-        const drawer = drawers.data?.find((one) => one.id === part.partId);
         return (
           <Box key={n} borderLeft="3px solid" borderColor="mat" pl="8px">
             <Box display="grid" gridTemplateColumns="1fr 76px auto" gap="8px" alignItems="end">
-              {part.cameFrom === 'DRAWER' ? (
+              {part.cameFrom === 'DRAWER' || part.donor ? (
                 <Box fontSize="md" pb="6px">
-                  <b>{drawer?.name ?? part.words}</b>
-                  {drawer && (
-                    <chakra.span color="muted">
-                      {' '}
-                      drawer {drawer.drawer}, {drawer.count} left
-                    </chakra.span>
-                  )}
+                  <b>{part.name || part.words}</b>
                 </Box>
               ) : (
                 <TextIn of={of} at={`parts.${n}.words`} label="What went in" compact />
@@ -72,7 +75,7 @@ export function PartsIn<In extends { component: string; parts: PartTyped[] }>({
               <Act
                 look="quiet"
                 minH="34px"
-                aria-label={`Not ${drawer?.name ?? part.words}`}
+                aria-label={`Not ${part.name || part.words}`}
                 onClick={() =>
                   of.put(
                     'parts',
@@ -83,7 +86,7 @@ export function PartsIn<In extends { component: string; parts: PartTyped[] }>({
                 not this
               </Act>
             </Box>
-            {part.cameFrom !== 'DRAWER' && (
+            {part.cameFrom !== 'DRAWER' && !part.donor && (
               <Box display="grid" gridTemplateColumns="1fr 1fr" gap="8px" mt="4px">
                 <PickIn of={of} at={`parts.${n}.cameFrom`} label="It came from" compact>
                   {ELSEWHERE.map((one) => (
@@ -101,25 +104,28 @@ export function PartsIn<In extends { component: string; parts: PartTyped[] }>({
           </Box>
         );
       })}
-      <Box display="flex" gap="8px" alignItems="end" flexWrap="wrap">
+      <Sources
+        job={job}
+        component={of.value.component}
+        drawer={(part) => add(fromDrawer(part.partId, part.name))}
+        donor={(from) =>
+          add({
+            ...partTyped(),
+            name: `${from.piece.name} of ${from.tag}`,
+            cameFrom: 'DONOR',
+            donor: { unitId: from.unitId, componentId: from.piece.componentId },
+          })
+        }
+      />
+      <Box display="flex" gap="8px" alignItems="start" flexWrap="wrap">
         <Box flex="1" minW="220px">
-          <Pick
+          <PartPick
             label={parts.length > 0 ? 'And another from a drawer' : 'Part from a drawer'}
             compact
-            value=""
-            onChange={({ target }) =>
-              target.value && add({ ...partTyped(), partId: Number(target.value), cameFrom: 'DRAWER' })
-            }
-          >
-            <option value="">none</option>
-            {drawers.data?.map((part) => (
-              <option key={part.id} value={part.id} disabled={part.count === 0}>
-                {part.name} · drawer {part.drawer} · {part.count} left
-              </option>
-            ))}
-          </Pick>
+            picked={(part) => add(fromDrawer(part.id, part.name))}
+          />
         </Box>
-        <Chip on={false} onClick={() => add({ ...partTyped(), cameFrom: 'DONOR' })}>
+        <Chip on={false} mt="20px" onClick={() => add({ ...partTyped(), cameFrom: 'DONOR' })}>
           from elsewhere
         </Chip>
       </Box>

@@ -46,7 +46,7 @@ export function WhatItTakes({ takes }: { takes: Schemas['Money'] }) {
           <b>{part.part}</b>:{' '}
           {part.count > 0
             ? `${part.count} in drawer ${part.drawer}`
-            : `none left${part.daysToGet ? `, about ${part.daysToGet} days` : ''}`}
+            : `none left, here within ${part.daysToGet} days half the time, ${part.daysAtMost} four times in five`}
         </Box>
       ))}
     </Box>

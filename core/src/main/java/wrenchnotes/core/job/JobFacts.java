@@ -27,6 +27,7 @@ import wrenchnotes.core.unit.Moment;
  * @param checks those that stand
  * @param outcome the one that stands
  * @param mains what was done on its mains side, and what was measured after
+ * @param testParts parts in it that are for tests only and must not leave the shop, by name
  * @param lent the loan that it is on; empty while it is here
  */
 public record JobFacts(
@@ -43,6 +44,7 @@ public record JobFacts(
         Optional<OutcomeGiven> outcome,
         int findings,
         MainsWork mains,
+        List<String> testParts,
         Optional<Loan> lent,
         Optional<Instant> handedOver) {
 
@@ -64,7 +66,13 @@ public record JobFacts(
         if (outcome.filter(given -> !given.outcome().saysItWorks()).isEmpty()) {
             mains.inTheWay(lastIn).ifPresent(reasons::add);
         }
+        testParts.forEach(part -> reasons.add(stays(part)));
         return reasons;
+    }
+
+    private static String stays(String part) {
+        return "For a test only, and must not leave the shop: " + part
+                + ". Take it out, and strike or correct what says that it went in.";
     }
 
     /**
@@ -85,6 +93,7 @@ public record JobFacts(
         }
         reasons.addAll(Hold.inTheWayOfClosing(holds, true, now));
         mains.inTheWay(lastIn).ifPresent(reasons::add);
+        testParts.forEach(part -> reasons.add(stays(part)));
         return reasons;
     }
 

@@ -129,6 +129,7 @@ class HoldTest {
                 Optional.empty(),
                 0,
                 MainsWork.NONE,
+                List.of(),
                 Optional.empty(),
                 Optional.empty());
         assertThat(facts.inTheWayOfHandover(NOW))

@@ -45,6 +45,7 @@ class LoanTest {
                 Optional.empty(),
                 0,
                 MainsWork.NONE,
+                List.of(),
                 lent,
                 Optional.empty());
     }

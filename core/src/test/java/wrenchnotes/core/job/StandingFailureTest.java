@@ -87,6 +87,7 @@ class StandingFailureTest {
                 Optional.of(outcome),
                 0,
                 MainsWork.NONE,
+                List.of(),
                 Optional.empty(),
                 Optional.empty());
         return facts.inTheWayOfHandover(Instant.EPOCH).stream()

@@ -273,6 +273,7 @@ class StatusTest {
                 outcome,
                 0,
                 MainsWork.NONE,
+                List.of(),
                 Optional.empty(),
                 handedOver);
     }

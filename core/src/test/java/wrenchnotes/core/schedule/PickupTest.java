@@ -118,6 +118,7 @@ class PickupTest {
                 Optional.empty(),
                 0,
                 MainsWork.NONE,
+                List.of(),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -181,6 +182,7 @@ class PickupTest {
                 outcome,
                 random.nextInt(2),
                 MainsWork.NONE,
+                List.of(),
                 Optional.empty(),
                 random.nextInt(8) == 0 ? Optional.of(NOW) : Optional.empty());
     }

@@ -72,6 +72,8 @@ record BenchState(Job job, NotesStore.Version notes, List<FittedEntry> fitted, R
                 beside.outcome(),
                 beside.findings(),
                 beside.mains(),
+                // What must not leave is asked for when it leaves, which is not at the bench.
+                List.of(),
                 job.onLoan(),
                 job.handedOverAt());
     }

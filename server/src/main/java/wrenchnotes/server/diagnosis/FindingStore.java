@@ -49,6 +49,7 @@ public class FindingStore {
      * @param partId empty if it is of no drawer
      * @param mark what is said of it for good: "second-hand"; empty of a new part like any other
      * @param costMinor its share of what this part cost the job
+     * @param donor what it was taken out of, if that is known
      */
     public record PartIn(
             Optional<Long> partId,
@@ -57,7 +58,8 @@ public class FindingStore {
             CameFrom cameFrom,
             String mark,
             long costMinor,
-            Optional<Recipe> recipe) {
+            Optional<Recipe> recipe,
+            Optional<FindingApi.OfDonor> donor) {
 
         String words() {
             return count + " × " + name + (mark.isEmpty() ? "" : ", " + mark);
@@ -137,6 +139,7 @@ public class FindingStore {
                    (SELECT json_group_array(json_object(
                                'partId', told.part_id, 'name', COALESCE(part.name, told.words), 'count', told.count,
                                'cameFrom', came_from, 'recipe', json(recipe),
+                               'donor', donor_unit_id, 'donorPart', donor_component_id,
                                'inAll', (SELECT json_array(SUM(CASE WHEN to_account = 'UNIT' THEN held.count ELSE -held.count END),
                                                            SUM(CASE WHEN to_account = 'UNIT' THEN value_minor ELSE -value_minor END))
                                          FROM part_movement AS held
@@ -234,7 +237,12 @@ public class FindingStore {
                 stands && inAll.count() > 0 ? inAll.costOf(Math.min(count, inAll.count())) : 0,
                 Optional.of(part.get("recipe"))
                         .filter(recipe -> !recipe.isNull())
-                        .map(recipe -> json.treeToValue(recipe, Recipe.class)));
+                        .map(recipe -> json.treeToValue(recipe, Recipe.class)),
+                part.get("donor").isNull()
+                        ? Optional.empty()
+                        : Optional.of(new FindingApi.OfDonor(
+                                part.get("donor").asLong(),
+                                part.get("donorPart").asLong())));
     }
 
     long add(By by, Job job, NewFinding finding) {

@@ -49,9 +49,6 @@ class WhereFrom {
         this.store = store;
     }
 
-    /** A drawer's part that went in there before. @param temporary for a test only: it must not leave the shop */
-    public record SourceDrawer(UsedBefore part, boolean temporary) {}
-
     /**
      * A component of a unit that is kept for parts.
      *
@@ -65,13 +62,18 @@ class WhereFrom {
     public record SourceOrder(long partId, String part, long eachMinor, Takes takes) {}
 
     /**
+     * @param componentId empty if the model has no such component yet: then nothing is known
      * @param drawers those used most often first
      * @param donors those known good first, then those that are reached soonest
      * @param order of the part that went in there most often, unless it is no longer made; empty if none ever did
      */
-    public record Sources(List<SourceDrawer> drawers, List<SourceDonor> donors, Optional<SourceOrder> order) {
+    public record Sources(
+            Optional<Long> componentId,
+            List<UsedBefore> drawers,
+            List<SourceDonor> donors,
+            Optional<SourceOrder> order) {
 
-        static final Sources NONE = new Sources(List.of(), List.of(), Optional.empty());
+        static final Sources NONE = new Sources(Optional.empty(), List.of(), List.of(), Optional.empty());
     }
 
     Sources of(long jobId, String component) {
@@ -112,12 +114,6 @@ class WhereFrom {
                 .findFirst()
                 .map(part -> new SourceOrder(part.id(), part.name(), part.eachMinor(), onTheWay.takes(part.id())));
         return new Sources(
-                used.stream()
-                        .limit(MOST_DRAWERS)
-                        .map(one -> new SourceDrawer(
-                                one, known.get(one.partId()).care().temporary()))
-                        .toList(),
-                from,
-                order);
+                Optional.of(component), used.stream().limit(MOST_DRAWERS).toList(), from, order);
     }
 }

@@ -90,7 +90,19 @@ public class DrawerApi {
     Table table() {
         return new Table(
                 "parts",
-                List.of("drawer", "part", "what it is", "kind", "as read", "left", "promised", "cost of one"),
+                List.of(
+                        "drawer",
+                        "part",
+                        "what it is",
+                        "kind",
+                        "as read",
+                        "left",
+                        "promised",
+                        "cost of one",
+                        "supplier's number",
+                        "pack",
+                        "least",
+                        "place"),
                 snapshot.read(drawers::parts).stream()
                         .map(part -> Table.row(
                                 part.drawer(),
@@ -100,7 +112,11 @@ public class DrawerApi {
                                 part.told(),
                                 part.count(),
                                 part.promised(),
-                                new Table.MinorUnits(part.eachMinor())))
+                                new Table.MinorUnits(part.eachMinor()),
+                                part.care().supplierNumber(),
+                                part.care().pack(),
+                                part.care().minimum(),
+                                part.care().place()))
                         .toList());
     }
 

@@ -69,7 +69,7 @@ public class MoveStore {
     /** What is set aside for a job, by name. */
     List<ShelfOfJob.SetAside> aside(long job) {
         return jdbc.sql("""
-                        SELECT part.id, part.name, part.drawer,
+                        SELECT part.id, part.name, part.drawer, part.temporary,
                                SUM(CASE WHEN to_account = 'SHELF' THEN count ELSE -count END) AS aside
                         FROM part_movement JOIN part ON part.id = part_id
                         WHERE job_id = :job AND 'SHELF' IN (from_account, to_account)
@@ -79,7 +79,11 @@ public class MoveStore {
                         """)
                 .param("job", job)
                 .query((row, n) -> new ShelfOfJob.SetAside(
-                        row.getLong("id"), row.getString("name"), row.getString("drawer"), row.getInt("aside")))
+                        row.getLong("id"),
+                        row.getString("name"),
+                        row.getString("drawer"),
+                        row.getBoolean("temporary"),
+                        row.getInt("aside")))
                 .list();
     }
 

@@ -35,10 +35,10 @@ public interface OnTheWay {
      * @param half by when half of such orders came
      * @param fourFifths by when four in five did
      */
-    record Expected(Optional<LocalDate> said, Instant half, Instant fourFifths) {}
+    record ExpectedHere(Optional<LocalDate> said, Instant half, Instant fourFifths) {}
 
     /** By wait, of those that a job's orders will end; what is only wanted is expected on no day. */
-    Map<Long, Expected> expected(long job);
+    Map<Long, ExpectedHere> expected(long job);
 
     /** How many are still to come of each part that any are on order of; what is only wanted does not count. */
     Map<Long, Integer> ordered();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.drawer.CameFrom;
 import wrenchnotes.core.drawer.PartAccount;
@@ -194,8 +195,10 @@ public class PartsOfJob {
                             held.name(),
                             held.count(),
                             held.valueMinor(),
-                            its.stream()
-                                    .map(row -> row.cameFrom().mark())
+                            Stream.concat(
+                                            its.stream()
+                                                    .map(row -> row.cameFrom().mark()),
+                                            Stream.of(held.temporary() ? "for a test only" : ""))
                                     .filter(mark -> !mark.isEmpty())
                                     .distinct()
                                     .toList(),

@@ -31,8 +31,8 @@ public class ShelfOfJob {
         this.journal = journal;
     }
 
-    /** @param count 1 and up */
-    public record SetAside(long partId, String name, String drawer, int count) {}
+    /** @param temporary for a test only @param count 1 and up */
+    public record SetAside(long partId, String name, String drawer, boolean temporary, int count) {}
 
     /** @throws wrenchnotes.core.unit.Refused if the drawer has fewer */
     public void aside(By who, long job, long part, int count) {

@@ -137,12 +137,12 @@ class ToldStore {
     }
 
     /** What a job holds of one part, in its unit and used up. */
-    record HeldRow(MoveStore.What what, String name, int count, long valueMinor) {}
+    record HeldRow(MoveStore.What what, String name, boolean temporary, int count, long valueMinor) {}
 
     /** In the order in which they were first taken. */
     List<HeldRow> held(long job) {
         return jdbc.sql("""
-                        SELECT part_id, words, COALESCE(part.name, words) AS name,
+                        SELECT part_id, words, COALESCE(part.name, words) AS name, COALESCE(part.temporary, 0) AS temporary,
                                SUM(CASE WHEN to_account IN ('UNIT', 'JOB') THEN count ELSE -count END) AS count,
                                SUM(CASE WHEN to_account IN ('UNIT', 'JOB') THEN value_minor ELSE -value_minor END) AS value_minor
                         FROM part_movement LEFT JOIN part ON part.id = part_id
@@ -156,6 +156,7 @@ class ToldStore {
                 .query((row, n) -> new HeldRow(
                         new MoveStore.What(Sql.id(row, "part_id"), row.getString("words")),
                         row.getString("name"),
+                        row.getBoolean("temporary"),
                         row.getInt("count"),
                         row.getLong("value_minor")))
                 .list();
@@ -168,7 +169,7 @@ class ToldStore {
             return used;
         }
         jdbc.sql("""
-                        SELECT told.component_id, part.id, part.name, part.drawer, told.used,
+                        SELECT told.component_id, part.id, part.name, part.drawer, part.temporary, told.used,
                                COALESCE(lies.count, 0) AS there
                         FROM (SELECT component_id, part_id, COUNT(DISTINCT job_id) AS used
                               FROM part_told
@@ -184,6 +185,7 @@ class ToldStore {
                             row.getString("name"),
                             row.getString("drawer"),
                             row.getInt("there"),
+                            row.getBoolean("temporary"),
                             row.getInt("used")));
         });
         return used;

@@ -5,7 +5,6 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,13 +16,11 @@ import wrenchnotes.core.bench.Account;
 import wrenchnotes.core.bench.Closing;
 import wrenchnotes.core.bench.Tally;
 import wrenchnotes.core.check.Check;
-import wrenchnotes.core.check.CheckRecord;
 import wrenchnotes.core.check.MainsWork;
 import wrenchnotes.core.check.Stage;
 import wrenchnotes.core.check.Verdict;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.advice.WorkHazard;
-import wrenchnotes.core.job.Hold;
 import wrenchnotes.core.job.Job;
 import wrenchnotes.core.job.JobFacts;
 import wrenchnotes.core.outcome.Outcome;
@@ -31,8 +28,6 @@ import wrenchnotes.core.outcome.OutcomeGiven;
 import wrenchnotes.core.teardown.Connector;
 import wrenchnotes.core.teardown.FastenerGroup;
 import wrenchnotes.core.teardown.LoosePiece;
-import wrenchnotes.core.teardown.Overview;
-import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.ground.Sql;
 import wrenchnotes.server.shop.TheShop;
 import wrenchnotes.server.teardown.form.NotesForm;
@@ -131,6 +126,16 @@ public class FactsStore {
               AND NOT EXISTS (SELECT 1 FROM ledger_entry AS back WHERE back.job_id = entry.job_id AND back.undoes = entry.id)
             """.formatted(THESE);
 
+    /** What is in the unit, or was used on it, and must not leave the shop. */
+    public static final String TEST_PARTS = """
+            SELECT job_id, part.name
+            FROM part_movement JOIN part ON part.id = part_id AND part.temporary = 1
+            WHERE %s
+            GROUP BY job_id, part.id
+            HAVING SUM(CASE WHEN to_account IN ('UNIT', 'JOB') THEN part_movement.count ELSE 0 END)
+                 > SUM(CASE WHEN from_account IN ('UNIT', 'JOB') THEN part_movement.count ELSE 0 END)
+            """.formatted(THESE);
+
     public static final String ELECTRICAL = """
             SELECT job_id, said, moment, at, person.name AS by
             FROM entry JOIN person ON person.id = entry.by
@@ -203,6 +208,9 @@ public class FactsStore {
                 ids,
                 row -> gathered.worked(
                         row.getLong("job_id"), new MainsWork.Done(row.getString("mains"), Sql.moment(row))));
+        each(TEST_PARTS, ids, row -> gathered.testParts
+                .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
+                .add(row.getString("name")));
         each(ELECTRICAL, ids, row -> gathered.measured
                 .computeIfAbsent(row.getLong("job_id"), job -> new ArrayList<>())
                 .add(new MainsWork.Made(
@@ -247,44 +255,5 @@ public class FactsStore {
                 },
                 account,
                 n);
-    }
-
-    private static final class Gathered {
-        final Map<Long, Integer> openSteps = new HashMap<>();
-        final Map<Long, Moment> lastIn = new HashMap<>();
-        final Map<Long, Tally> tallies = new HashMap<>();
-        final Map<Long, Closing> closings = new HashMap<>();
-        final Map<Long, Overview> plans = new HashMap<>();
-        final Map<Long, Integer> reworks = new HashMap<>();
-        final Map<Long, List<Hold>> holds = new HashMap<>();
-        final Map<Long, List<Check>> checks = new HashMap<>();
-        final Map<Long, OutcomeGiven> outcomes = new HashMap<>();
-        final Map<Long, Integer> findings = new HashMap<>();
-        final Map<Long, List<MainsWork.Done>> worked = new HashMap<>();
-        final Map<Long, List<MainsWork.Made>> measured = new HashMap<>();
-
-        void worked(long job, MainsWork.Done done) {
-            worked.computeIfAbsent(job, none -> new ArrayList<>()).add(done);
-        }
-
-        JobFacts facts(Job job, boolean asked) {
-            long id = job.id();
-            return new JobFacts(
-                    job.brought().checkedInAt(),
-                    job.brought().dueAt(),
-                    holds.getOrDefault(id, List.of()),
-                    tallies.getOrDefault(id, Tally.NONE),
-                    openSteps.getOrDefault(id, 0),
-                    Optional.ofNullable(lastIn.get(id)),
-                    Optional.ofNullable(closings.get(id)),
-                    plans.getOrDefault(id, Overview.NONE),
-                    reworks.getOrDefault(id, 0),
-                    new CheckRecord(checks.getOrDefault(id, List.of())),
-                    Optional.ofNullable(outcomes.get(id)),
-                    findings.getOrDefault(id, 0),
-                    new MainsWork(asked, worked.getOrDefault(id, List.of()), measured.getOrDefault(id, List.of())),
-                    job.onLoan(),
-                    job.handedOverAt());
-        }
     }
 }

@@ -55,7 +55,7 @@ class OpenOrders implements OnTheWay {
     }
 
     @Override
-    public Map<Long, Expected> expected(long job) {
+    public Map<Long, ExpectedHere> expected(long job) {
         List<OrderStore.LineRow> rows = orders.ofJob(job).stream()
                 .filter(row -> row.hold().isPresent() && row.supplier().isPresent())
                 .toList();
@@ -65,7 +65,7 @@ class OpenOrders implements OnTheWay {
         Map<Long, List<OrderEvent>> events =
                 happened.events(rows.stream().map(OrderStore.LineRow::id).toList());
         List<Takes.Came> came = happened.came();
-        Map<Long, Expected> expected = new HashMap<>();
+        Map<Long, ExpectedHere> expected = new HashMap<>();
         for (OrderStore.LineRow row : rows) {
             OrderLine line = OrderLine.of(row.count(), events.getOrDefault(row.id(), List.of()));
             if (line.standing().open()) {
@@ -73,7 +73,8 @@ class OpenOrders implements OnTheWay {
                 Instant since = line.orderedAt().orElse(row.at());
                 expected.put(
                         row.hold().orElseThrow(),
-                        new Expected(line.expected(), after(since, takes.half()), after(since, takes.fourFifths())));
+                        new ExpectedHere(
+                                line.expected(), after(since, takes.half()), after(since, takes.fourFifths())));
             }
         }
         return expected;

@@ -191,7 +191,7 @@ class OrderApi {
             Optional<Long> jobId,
             Optional<Long> componentId,
             Optional<Long> findingId,
-            Boolean proposed,
+            Optional<Boolean> proposed,
             @Size(max = 200) String why) {
 
         OrderService.Wanted wanted() {
@@ -201,7 +201,7 @@ class OrderApi {
                     jobId == null ? Optional.empty() : jobId,
                     componentId == null ? Optional.empty() : componentId,
                     findingId == null ? Optional.empty() : findingId,
-                    Boolean.TRUE.equals(proposed),
+                    proposed != null && proposed.orElse(false),
                     why == null || why.isBlank() ? "runs out" : why);
         }
     }

@@ -26,11 +26,11 @@ public class OrderPapers {
     public record OrderPaperLine(int count, String number, String name, String each) {}
 
     /** @param number of the shop at the supplier; may be empty */
-    public record OrderSaid(
+    public record OrderOnPaper(
             long order, Instant at, String supplier, String number, String remark, List<OrderPaperLine> lines) {}
 
     /** A4: who orders what from whom. */
-    public byte[] order(OrderSaid said) {
+    public byte[] order(OrderOnPaper said) {
         return kit.pdf(
                 "order",
                 Map.of(

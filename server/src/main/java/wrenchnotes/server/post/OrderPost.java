@@ -43,8 +43,8 @@ class OrderPost {
         return papers.order(said(order, suppliers.supplier(order.supplier())));
     }
 
-    private OrderPapers.OrderSaid said(OrderStore.OrderRow order, SupplierStore.Supplier supplier) {
-        return new OrderPapers.OrderSaid(
+    private OrderPapers.OrderOnPaper said(OrderStore.OrderRow order, SupplierStore.Supplier supplier) {
+        return new OrderPapers.OrderOnPaper(
                 order.id(),
                 order.at(),
                 supplier.name(),

@@ -98,9 +98,9 @@ public class SheetApi {
      * @param expected when what it waits for should come; empty if that is on no order
      */
     public record HoldOnSheet(
-            HoldStore.HoldRow hold, boolean active, Optional<String> asks, Optional<OnTheWay.Expected> expected) {
+            HoldStore.HoldRow hold, boolean active, Optional<String> asks, Optional<OnTheWay.ExpectedHere> expected) {
 
-        static HoldOnSheet of(HoldStore.HoldRow row, Map<Long, OnTheWay.Expected> expected, Instant now) {
+        static HoldOnSheet of(HoldStore.HoldRow row, Map<Long, OnTheWay.ExpectedHere> expected, Instant now) {
             Hold hold = row.hold();
             return new HoldOnSheet(
                     row,
@@ -166,7 +166,7 @@ public class SheetApi {
         long id = job.id();
         Instant now = clock.instant();
         JobFacts known = facts.of(job);
-        Map<Long, OnTheWay.Expected> expected = onTheWay.expected(id);
+        Map<Long, OnTheWay.ExpectedHere> expected = onTheWay.expected(id);
         List<FindingStore.FindingRow> found = findings.ofJob(id);
         List<PartsOfJob.JobPart> took = parts.ofJob(id);
         List<StoryStore.Line> story = stories.story(id, STORY_LINES + 1);

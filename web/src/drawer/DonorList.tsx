@@ -95,7 +95,9 @@ function Row({
       <Box>
         <Bar pieces={one.pieces} />
         <Box fontSize="xs" color="muted">
-          {count('GOOD')} good · {count('UNKNOWN')} not looked at · {count('BAD')} bad · {count('GONE')} out
+          {COUNTED.map(([state, words]) => count(state) > 0 && `${count(state)} ${words}`)
+            .filter(Boolean)
+            .join(' · ')}
         </Box>
       </Box>
       <Box textAlign="right">
@@ -108,6 +110,13 @@ function Row({
     </chakra.button>
   );
 }
+
+const COUNTED: [Schemas['DonorPiece']['state'], string][] = [
+  ['GOOD', 'good'],
+  ['UNKNOWN', 'not looked at'],
+  ['BAD', 'bad'],
+  ['GONE', 'out'],
+];
 
 const LOOK: Record<Schemas['DonorPiece']['state'], { bg: string; border: string }> = {
   GOOD: { bg: 'mat', border: 'mat' },

@@ -67,7 +67,9 @@ function Opened({ now }: { now: Register }) {
       <Box display="flex" alignItems="center" gap="10px">
         <Tag text={now.tag} size={20} />
         <chakra.h1 flex="1">{now.model}</chakra.h1>
-        <Link to={`/jobs/${now.jobId}`}>its story</Link>
+        <Link to={`/jobs/${now.jobId}`} style={{ textDecoration: 'underline' }}>
+          its story
+        </Link>
       </Box>
       <Box fontSize="sm" color="muted" my="4px">
         kept {day(now.keptAt)} · {now.place ? `stands: ${now.place}` : 'nobody said where it stands'} ·{' '}
@@ -155,7 +157,10 @@ function PieceRow({
           </chakra.span>
           <Box fontSize="sm" color="muted">
             {[
-              piece.state !== 'GONE' && piece.told && piece.toldAt && `${piece.told}, ${day(piece.toldAt)}`,
+              piece.state !== 'GONE' &&
+                piece.told &&
+                piece.toldAt &&
+                `${piece.told.replace(/^(good|bad), /, '')}, ${day(piece.toldAt)}`,
               there &&
                 piece.minutes !== undefined &&
                 `${Math.max(1, Math.round(piece.minutes))} min to get at it`,

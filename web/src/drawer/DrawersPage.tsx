@@ -58,7 +58,7 @@ export default function DrawersPage() {
         maxH={{ lg: 'calc(100vh - 48px)' }}
       >
         <Box display="flex" gap="10px" alignItems="end" mb="10px">
-          <chakra.h1 mr="4px">Drawers</chakra.h1>
+          <chakra.h1 srOnly>Drawers</chakra.h1>
           <Box flex="1" position="relative">
             <Text
               ref={search}

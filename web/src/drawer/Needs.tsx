@@ -43,11 +43,11 @@ function NeedRow({ need, open }: { need: Schemas['Need']; open: () => void }) {
   const percent = Math.round(100 * shortage.runsOut);
   return (
     <Box borderTop="1px solid" borderColor="line" py="7px">
-      <Box display="grid" gridTemplateColumns="1fr 92px 130px" gap="10px" alignItems="center">
+      <Box display="grid" gridTemplateColumns="1fr 120px 110px" gap="10px" alignItems="center">
         <chakra.button type="button" textAlign="left" cursor="pointer" fontWeight={700} onClick={open}>
           {need.part}
         </chakra.button>
-        <chakra.span fontFamily="mono" textAlign="right">
+        <chakra.span fontFamily="mono" textAlign="right" whiteSpace="nowrap">
           {short(shortage.wanted, 2)} of {need.there}
         </chakra.span>
         <Box

@@ -66,7 +66,9 @@ export function PartsFile({ open }: { open: Open }) {
       {ready && (
         <Box mt="10px">
           <Act look="main" keyName="G" onClick={take}>
-            Put {seen.fresh} new parts into their drawers
+            {seen.fresh === 1
+              ? 'Put the new part into its drawer'
+              : `Put ${seen.fresh} new parts into their drawers`}
           </Act>
         </Box>
       )}

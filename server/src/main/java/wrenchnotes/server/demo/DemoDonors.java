@@ -13,7 +13,6 @@ import wrenchnotes.core.unit.Moment;
 import wrenchnotes.server.diagnosis.EvidenceService;
 import wrenchnotes.server.donor.DonorService;
 import wrenchnotes.server.donor.Donors;
-import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.ground.SignedIn;
 
 /** The units that the demo shop keeps for parts: what was seen of them before they were put away, where they stand, what went out of them. */
@@ -29,10 +28,8 @@ class DemoDonors {
 
     private final EvidenceService evidence;
     private final DonorService donors;
-    private final DrawerStore drawers;
 
-    DemoDonors(EvidenceService evidence, DonorService donors, DrawerStore drawers) {
-        this.drawers = drawers;
+    DemoDonors(EvidenceService evidence, DonorService donors) {
         this.evidence = evidence;
         this.donors = donors;
     }
@@ -70,15 +67,13 @@ class DemoDonors {
             n++;
         }
         By by = new By(lead.id(), lead.name(), new Moment(moments.incrementAndGet(), now.minus(Duration.ofHours(20))));
-        for (Donors.DonorRegister one : donors.all()) {
-            one.pieces().stream()
-                    .filter(piece -> piece.name().equals("lens") && piece.state() == InDonor.GOOD)
-                    .findFirst()
-                    .ifPresent(lens ->
-                            donors.intoDrawer(by, one.unitId(), lens.componentId(), parts.get("lens, second-hand")));
-            if (drawers.part(parts.get("lens, second-hand")).count() > 0) {
-                return;
-            }
-        }
+        // A drive out of one of them lies in its drawer.
+        donors.all().stream()
+                .flatMap(one -> one.pieces().stream()
+                        .filter(piece -> piece.name().equals("disc drive") && piece.state() == InDonor.GOOD)
+                        .map(piece -> Map.entry(one.unitId(), piece.componentId())))
+                .reduce((first, second) -> second)
+                .ifPresent(drive -> donors.intoDrawer(
+                        by, drive.getKey(), drive.getValue(), parts.get("drive, 3½ inch, high density")));
     }
 }

@@ -125,7 +125,7 @@ final class DemoParts {
             parts.add(new Part("13", lead, "1 mm pitch, 150 mm", 260, 2));
         }
         parts.add(new Part("10", "lens LR, tall", "", 1900, 1));
-        parts.add(new Part("10", "lens, second-hand", "CD-5, out of donors", 900, 0));
+        parts.add(new Part("10", "lens Duo, short", "", 1750, 0));
         parts.add(new Part("10", "drive, 3½ inch, high density", "", 2600, 1));
         parts.add(new Part("14", "key board Tern", "revision with square plug", 2100, 1));
         parts.add(new Part("9", "foot, felt, 10 mm", "", 8, 60));

@@ -30,6 +30,7 @@ import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.DataFolder;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.NotFound;
+import wrenchnotes.server.ground.Settings;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.order.OrderService;
 import wrenchnotes.server.order.OrderStore;
@@ -46,6 +47,8 @@ class SupplierTalk implements DisposableBean {
 
     private static final Logger LOG = LoggerFactory.getLogger(SupplierTalk.class);
     private static final String FOLDER = "folder:";
+    /** Whoever looks at the demo does not wait a minute. */
+    private static final Duration DEMO = Duration.ofSeconds(3);
 
     private final TalkStore talks;
     private final SupplierStore suppliers;
@@ -76,7 +79,8 @@ class SupplierTalk implements DisposableBean {
             Clock clock,
             JsonMapper json,
             DataFolder data,
-            SupplierSettings settings) {
+            SupplierSettings settings,
+            Settings shop) {
         this.talks = talks;
         this.suppliers = suppliers;
         this.orders = orders;
@@ -87,7 +91,7 @@ class SupplierTalk implements DisposableBean {
         this.clock = clock;
         this.json = json;
         this.folders = data.path().resolve(SupplierSettings.FOLDERS);
-        this.every = settings.every();
+        this.every = shop.demo() ? DEMO : settings.every();
     }
 
     @EventListener(ApplicationReadyEvent.class)

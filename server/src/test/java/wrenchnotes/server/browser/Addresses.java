@@ -41,6 +41,8 @@ final class Addresses {
                 "/drawers?part=1",
                 "/drawers?drawer=21",
                 "/drawers?orders=&order=14",
+                "/drawers?donors=",
+                "/drawers?list=",
                 "/drawers?unread=",
                 "/drawers?add=",
                 "/patterns",
@@ -48,6 +50,8 @@ final class Addresses {
                 "/team/gate",
                 "/team/journal",
                 "/team/kept"));
+        all.add("/drawers?donors=&donor="
+                + client.get("/api/donors").body().get(0).get("unitId").asLong());
         JsonNode rack = client.get("/api/rack").body();
         TreeSet<String> standings = new TreeSet<>();
         List<Long> jobs = new ArrayList<>();

@@ -171,10 +171,85 @@ class DrawersIT {
         page.navigate("/jobs/" + mine);
         window.says("At the counter");
         window.click("Set aside for it…");
-        page.getByLabel("What is kept for it").selectOption("" + last);
+        page.getByLabel("What is kept for it").fill("belt 39");
+        window.click("belt 39 × 1.2 square");
         lead.post("/api/jobs/" + theirs + "/aside", body("partId", last, "count", 1));
         window.click("Set it aside");
         window.says("the drawer has 0, not 1");
         org.assertj.core.api.Assertions.assertThat(count(last)).isZero();
+    }
+
+    /** A unit is kept for parts; another of its model needs a lens: the donor is offered with its place and its minutes, and gives it. */
+    @Test
+    void aLensComesFromADonor() {
+        Map<String, Object> lid = TakenIn.step("lid", "Lid off", List.of());
+        long kept = TakenIn.job(lead, "Skerry 6", "PLAYER", body(), List.of(lid), List.of());
+        Map<String, Object> unit = unit(kept);
+        long lens = lead.post("/api/models/" + unit.get("modelId") + "/components", Map.of("name", "lens"))
+                .id();
+        lid.put("exposes", List.of(lens));
+        org.assertj.core.api.Assertions.assertThat(lead.put(
+                                "/api/revisions/" + unit.get("revisionId") + "/teardown",
+                                1,
+                                body("steps", List.of(lid), "why", "the lens lies under it"))
+                        .status())
+                .isEqualTo(200);
+        lead.post(
+                "/api/jobs/" + kept + "/looks",
+                body("componentId", lens, "good", true, "means", "MEASURED", "words", ""));
+        lead.post("/api/jobs/" + kept + "/outcome", Map.of("outcome", "KEPT_FOR_PARTS", "remark", ""));
+        page.navigate("/drawers");
+        window.says("What the rack will need");
+        page.keyboard().press("u");
+        window.says("Skerry 6", "1 good");
+        page.keyboard().press("1");
+        window.says("known good", "min to get at it");
+        page.keyboard().press("p");
+        window.field("Where it stands").last().fill("cellar, left");
+        window.click("Keep it");
+        window.says("stands: cellar, left");
+        window.assertAccessible();
+
+        long job = lead.post(
+                        "/api/jobs",
+                        body(
+                                "serial",
+                                "",
+                                "revisionId",
+                                unit.get("revisionId"),
+                                "ownership",
+                                "CUSTOMER",
+                                "ownerName",
+                                "Harbour choir",
+                                "ownerContact",
+                                "",
+                                "arrival",
+                                body("complaint", "skips", "symptoms", List.of(), "marks", List.of())))
+                .body()
+                .get("jobId")
+                .asLong();
+        page.navigate("/jobs/" + job);
+        window.says("At the counter");
+        page.keyboard().press("n");
+        window.says("Else: type it");
+        page.keyboard().press("0");
+        window.field("Component").fill("lens");
+        window.field("What is wrong").fill("scratched");
+        window.says("known good (measured)", "cellar, left", "min to get at it");
+        page.getByLabel("Where to get a lens").getByText(tag(kept)).click();
+        window.says("lens of " + tag(kept));
+        window.click("Enter the finding");
+        window.says("Found: lens, scratched: replaced (1 × lens of " + tag(kept) + ", second-hand)");
+        page.navigate("/drawers?donors=&donor=" + unit.get("unit"));
+        window.says("What went out", tag(job), "taken out");
+    }
+
+    private Map<String, Object> unit(long job) {
+        tools.jackson.databind.JsonNode unit =
+                lead.get("/api/jobs/" + job).body().get("job").get("unit");
+        return Map.of(
+                "unit", unit.get("id").asLong(),
+                "modelId", unit.get("modelId").asLong(),
+                "revisionId", unit.get("revisionId").asLong());
     }
 }

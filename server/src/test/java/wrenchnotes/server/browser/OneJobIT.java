@@ -119,7 +119,8 @@ class OneJobIT {
         page.keyboard().press("0");
         window.field("Component").fill("drive belt");
         window.field("What is wrong").fill("stretched");
-        window.field("Part from a drawer").selectOption("belt 60 flat · drawer 3 · 2 left");
+        window.field("Part from a drawer").fill("belt 60");
+        window.click("belt 60 flat · drawer 3 · 2 left");
         window.click("Enter the finding");
         window.says("Found: drive belt, stretched: replaced (1 × belt 60 flat)");
 

@@ -280,11 +280,11 @@ class DrawersOverHttpTest {
     void aListOfPartsIsLookedThroughAndThenTakenIn() {
         String list = """
                 Drawer;Part;What it is;Left;Cost of one;Supplier number;Pack;Least
-                71;belt 47 × 1.2 square;;12;1,45;SQ-47;5;3
+                71;belt 53 × 1.2 square;;12;1,45;SQ-53;5;3
                 71;fuse T2A 5 × 20;250 V, glass;8;0,22;;;
                 71;;nameless;1;1;;;
                 71;gear 9 teeth;;many;0,50;;;
-                71;belt 47 x 1.2 round;;1;dear;;;
+                71;belt 53 x 1.2 round;;1;dear;;;
                 71;fuse T2A 5 × 20;;1;1;;;
                 """;
         byte[] bytes = list.getBytes(StandardCharsets.UTF_8);
@@ -295,7 +295,7 @@ class DrawersOverHttpTest {
                         seen.get("wrong").asInt()))
                 .containsExactly(6, 2, 4);
         assertThat(seen.get("refused").toString())
-                .contains("No part is said", "\"many\" is no count", "No price", "stands twice", "\"row\":7");
+                .contains("No part is said", "is no count from 0", "No price", "stands twice", "\"row\":7");
         assertThat(client.get("/api/drawers/one?drawer=71").body().size())
                 .as("only looked through")
                 .isZero();
@@ -305,7 +305,7 @@ class DrawersOverHttpTest {
         assertThat(belt.get("count").asInt()).isEqualTo(12);
         assertThat(belt.get("eachMinor").asLong()).isEqualTo(145);
         assertThat(belt.get("spec").get("figures").get("CIRCUMFERENCE").asDouble())
-                .isEqualTo(47);
+                .isEqualTo(53);
         assertThat(belt.get("care").get("minimum").asInt()).isEqualTo(3);
         byte[] own = client.bytes("/api/parts/table.csv");
         JsonNode back = client.postBytes("/api/parts/list", own).body();
@@ -330,5 +330,35 @@ class DrawersOverHttpTest {
         assertThat(PaperRead.scanned(drawer)).isEqualTo("D:72");
         assertThat(PaperRead.text(drawer)).contains("72 lamp", "P" + part);
         assertThat(client.get("/api/drawers/labels.pdf?drawer=none").status()).isEqualTo(404);
+    }
+
+    /** What is for a test only says so on the job, and keeps its unit in the shop until it is out again. */
+    @Test
+    void aPartForTestsOnlyKeepsItsUnitHere() {
+        Map<String, Object> care = body("place", "", "supplierNumber", "", "pack", 1, "gone", false, "temporary", true);
+        long board = client.post(
+                        "/api/parts",
+                        body(
+                                "drawer",
+                                "73",
+                                "name",
+                                "supply board, ours",
+                                "what",
+                                "",
+                                "eachMinor",
+                                0,
+                                "count",
+                                1,
+                                "care",
+                                care))
+                .id();
+        long job = shop.takenIn();
+        long found = shop.finding(job, "slack", "REPLACED", board).id();
+        JsonNode sheet = shop.sheet(job).body();
+        assertThat(sheet.get("parts").get(0).get("marks").toString()).contains("for a test only");
+        assertThat(sheet.get("inTheWay").toString()).contains("must not leave the shop: supply board, ours");
+        assertThat(client.post("/api/jobs/" + job + "/handover", "").detail()).contains("supply board, ours");
+        client.post("/api/findings/" + found + "/correction", Map.of("why", "out again"));
+        assertThat(shop.sheet(job).body().get("inTheWay").toString()).doesNotContain("supply board");
     }
 }

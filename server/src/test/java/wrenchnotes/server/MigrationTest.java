@@ -174,7 +174,8 @@ class MigrationTest {
                         1277569849,
                         1635617408,
                         924750041,
-                        -711006370);
+                        -711006370,
+                        377180897);
         CRC32 ninth = new CRC32();
         for (String script : List.of("V9-tables.sql", "V9-indexes.sql")) {
             ninth.update(Files.readAllBytes(Path.of("src/main/resources/db/rebuild/" + script)));

@@ -80,6 +80,11 @@ class OrdersOverHttpTest {
                 .isEqualTo(409);
         assertThat(client.get("/api/parts/" + belt).body().get("coming").size()).isEqualTo(3);
 
+        JsonNode expected = shop.sheet(first).body().get("holds").get(0).get("expected");
+        assertThat(expected.get("half").asString())
+                .isLessThan(expected.get("fourFifths").asString());
+        assertThat(expected.has("said")).as("the supplier has said nothing").isFalse();
+
         // The first comes; of the second a wrong one, which goes back.
         client.post(
                 "/api/orders/" + order + "/came",

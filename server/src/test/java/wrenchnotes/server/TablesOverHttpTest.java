@@ -51,17 +51,22 @@ class TablesOverHttpTest {
     void partsAreWrittenAsTheShopWritesNumbers() {
         writes("POINT", "DAY_FIRST");
         assertThat(client.text("/api/parts/table.csv"))
-                .startsWith("\uFEFFdrawer,part,what it is,kind,as read,left,promised,cost of one\r\n")
-                .contains("9,\"belt \"\"flat\"\", 5 × 0,6\",\"Ιμάντας; 2 lines\nof words\",belt,flat,3,0,12.50\r\n")
+                .startsWith(
+                        "\uFEFFdrawer,part,what it is,kind,as read,left,promised,cost of one,supplier's number,pack,least,place\r\n")
+                .contains(
+                        "9,\"belt \"\"flat\"\", 5 × 0,6\",\"Ιμάντας; 2 lines\nof words\",belt,flat,3,0,12.50,,1,,\r\n")
                 // What a spreadsheet would take for a formula is words.
-                .contains("91,\"'=HYPERLINK(\"\"x\"\")\",'-1+1,,,3,0,0.00\r\n");
+                .contains("91,\"'=HYPERLINK(\"\"x\"\")\",'-1+1,,,3,0,0.00,,1,,\r\n");
         writes("COMMA", "DAY_FIRST");
         assertThat(client.text("/api/parts/table.csv"))
-                .startsWith("\uFEFFdrawer;part;what it is;kind;as read;left;promised;cost of one\r\n")
-                .contains("9;\"belt \"\"flat\"\", 5 × 0,6\";\"Ιμάντας; 2 lines\nof words\";belt;flat;3;0;12,50\r\n");
+                .startsWith(
+                        "\uFEFFdrawer;part;what it is;kind;as read;left;promised;cost of one;supplier's number;pack;least;place\r\n")
+                .contains(
+                        "9;\"belt \"\"flat\"\", 5 × 0,6\";\"Ιμάντας; 2 lines\nof words\";belt;flat;3;0;12,50;;1;;\r\n");
         assertThat(client.text("/api/parts/table.csv", TABS))
-                .startsWith("drawer\tpart\twhat it is\tkind\tas read\tleft\tpromised\tcost of one\r\n")
-                .contains("\t3\t0\t12,50\r\n");
+                .startsWith(
+                        "drawer\tpart\twhat it is\tkind\tas read\tleft\tpromised\tcost of one\tsupplier's number\tpack\tleast\tplace\r\n")
+                .contains("\t3\t0\t12,50\t\t1\t\t\r\n");
     }
 
     @Test

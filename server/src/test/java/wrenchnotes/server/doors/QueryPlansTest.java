@@ -53,9 +53,20 @@ class QueryPlansTest {
     private static final List<String> ABOUT_ALL =
             List.of("/api/patterns", "/api/find", "/api/lots", "/api/calendar", "/api/orders");
 
-    /** Indexes that hold only what is in the shop or on order now; and two that are read from their end, 400 and 1000 rows at most. */
+    /**
+     * Indexes that hold only what is in the shop or on order now, or was kept for parts; and two that are read from their end, 400 and 1000 rows at
+     * most.
+     */
     private static final List<String> WHAT_IS_HERE = List.of(
-            "job_open", "hold_not_ended", "check_not_tested", "run_under_way", "order_line_open", "order_line_took");
+            "job_open",
+            "hold_not_ended",
+            "check_not_tested",
+            "run_under_way",
+            "order_line_open",
+            "order_line_took",
+            "outcome_kept_for_parts",
+            "part_order_asked",
+            "letter_waits");
 
     /** From end to end, through an index or not; a look at one end of an index is a SEARCH. */
     private static final Pattern SCAN = Pattern.compile(

@@ -70,7 +70,7 @@ function Opened({ sheet, open }: { sheet: Sheet; open: Open }) {
         </Box>
       )}
       <Looks sheet={sheet} price={money(part.eachMinor, currency)} />
-      <Box display="flex" gap="6px" my="8px" flexWrap="wrap">
+      <Box display="grid" gridTemplateColumns="repeat(3, 1fr)" gap="6px" my="8px">
         <Act px="8px" look="main" keyName="B" onClick={() => setDoing('book in')}>
           Book in
         </Act>

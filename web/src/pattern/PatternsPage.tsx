@@ -2,14 +2,15 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useTitle } from '../app/useTitle';
 import { IntervalBar, JobSquares, percent } from '../drawing/IntervalBar';
+import { MonthLine } from '../drawing/MonthLine';
 import { Choice } from '../parts/Choice';
 import { Pick } from '../parts/Fields';
 import { Empty, Loaded } from '../parts/States';
 import { TableBar } from '../parts/TableBar';
+import { WhatLasts } from './WhatLasts';
 
 type Fault = Schemas['FaultPattern'];
 const SPANS = { m3: '3 months', m6: '6 months', m18: '18 months', m60: '5 years' };
@@ -114,7 +115,7 @@ function PatternsOf({
         aria-label="The fault in numbers"
         tabIndex={0}
       >
-        {fault && <WhatWasDone fault={fault} />}
+        {fault && <WhatLasts fault={fault} />}
         {faults.length > 0 && <Table faults={faults} months={months} />}
         <Upkeep done={patterns.upkeep} />
       </Box>
@@ -177,10 +178,18 @@ function ChartRow({ fault, on, choose }: { fault: Fault; on: boolean; choose: ()
         </b>
         <Box color="muted" fontSize="sm">
           {fault.model} {fault.revision}
+          {fault.rising && (
+            <chakra.b color="hazard" ml="6px">
+              rising
+            </chakra.b>
+          )}
         </Box>
       </Box>
       <IntervalBar share={fault.share} height={46} />
-      <JobSquares customer={fault.customer} resale={fault.resale} />
+      <Box>
+        <JobSquares customer={fault.customer} resale={fault.resale} />
+        <MonthLine months={fault.byMonth} rising={fault.rising} />
+      </Box>
     </chakra.button>
   );
 }
@@ -194,51 +203,6 @@ function Scale() {
           <span key={mark}>{mark}</span>
         ))}
       </Box>
-    </Box>
-  );
-}
-
-function WhatWasDone({ fault }: { fault: Fault }) {
-  const most = Math.max(...fault.remedies.map((one) => one.count));
-  return (
-    <Box mb="16px">
-      <chakra.h1>
-        {fault.component}, {fault.wrong}
-      </chakra.h1>
-      <Box color="muted" mb="6px">
-        {`${fault.model} ${fault.revision}`.trim()}: {fault.share.count} of {fault.share.outOf} jobs, truth
-        between {percent(fault.share.low)} and {percent(fault.share.high)}. {fault.customer} customers’,{' '}
-        {fault.resale} resale.
-      </Box>
-      <chakra.h2>What was done, and how many came back</chakra.h2>
-      {fault.remedies.map((one) => (
-        <Box
-          key={one.remedy}
-          display="grid"
-          gridTemplateColumns="120px 1fr 150px"
-          gap="10px"
-          alignItems="center"
-          borderTop="1px solid"
-          borderColor="line"
-          py="4px"
-        >
-          <b>{floor.Remedy[one.remedy]}</b>
-          <Box bg="bar" h="18px" position="relative" aria-hidden="true">
-            <Box bg="mat" h="100%" style={{ width: `${(100 * one.count) / most}%` }} />
-            <Box
-              bg="hazard"
-              h="6px"
-              position="absolute"
-              left={0}
-              bottom={0}
-              style={{ width: `${(100 * one.comebacks) / most}%` }}
-            />
-          </Box>
-          <Box fontFamily="mono" fontSize="sm">
-            {one.count}, {one.comebacks} came back
-          </Box>
-        </Box>
-      ))}
     </Box>
   );
 }

@@ -2,8 +2,10 @@ package wrenchnotes.server.pattern;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.OptionalLong;
+import java.util.stream.IntStream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -36,10 +38,19 @@ public class PatternApi {
     PatternService.Patterns patterns(
             @RequestParam(defaultValue = "18") int months, @RequestParam(required = false) Long revision) {
         Checked.within("months", months, 1, 240);
-        Instant from =
-                clock.instant().atZone(shop.now().zoneId()).minusMonths(months).toInstant();
-        return snapshot.read(
-                () -> patterns.patterns(from, revision == null ? OptionalLong.empty() : OptionalLong.of(revision)));
+        ZonedDateTime now = clock.instant().atZone(shop.now().zoneId());
+        // Months that end today, so that the last one is as long as the others.
+        List<Instant> starts = IntStream.rangeClosed(1, months)
+                .mapToObj(n -> now.minusMonths(months + 1L - n).toInstant())
+                .toList();
+        return snapshot.read(() -> patterns.patterns(
+                starts, now.toInstant(), revision == null ? OptionalLong.empty() : OptionalLong.of(revision)));
+    }
+
+    /** One fault of a revision: how long what was done about it lasts. */
+    @GetMapping("/api/patterns/picked")
+    PickedFault picked(@RequestParam long revision, @RequestParam long fault) {
+        return snapshot.read(() -> patterns.picked(revision, fault, clock.instant()));
     }
 
     @GetMapping(
@@ -57,7 +68,8 @@ public class PatternApi {
                         "of jobs",
                         "customers'",
                         "resale",
-                        "came back"),
+                        "came back",
+                        "rising"),
                 patterns(months, revision).faults().stream()
                         .map(fault -> Table.row(
                                 fault.model(),
@@ -68,7 +80,8 @@ public class PatternApi {
                                 fault.share().outOf(),
                                 fault.customer(),
                                 fault.resale(),
-                                fault.comebacks()))
+                                fault.comebacks(),
+                                fault.rising() ? "yes" : ""))
                         .toList());
     }
 }

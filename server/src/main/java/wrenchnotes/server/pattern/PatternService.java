@@ -1,10 +1,13 @@
 package wrenchnotes.server.pattern;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -15,10 +18,13 @@ import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.Comeback;
+import wrenchnotes.core.diagnosis.history.FaultMonths;
+import wrenchnotes.core.diagnosis.history.FaultStays;
 import wrenchnotes.core.diagnosis.history.FindingCount;
 import wrenchnotes.core.diagnosis.history.FindingCounts;
 import wrenchnotes.core.diagnosis.history.FindingSort;
 import wrenchnotes.core.pattern.Share;
+import wrenchnotes.core.pattern.rises.Rising;
 import wrenchnotes.server.diagnosis.Book;
 
 /** Puts the counts together into recurring failures, most frequent first. */
@@ -40,6 +46,9 @@ public class PatternService {
      * @param share of the revision's jobs, how many had it
      * @param customer how many of those were customer units
      * @param resale how many were resale units
+     * @param byMonth in how many jobs of each month, the earliest first
+     * @param rising whether it is called rising, among all faults at once
+     * @param q the least error rate at which it would be
      */
     public record FaultPattern(
             long faultId,
@@ -53,7 +62,10 @@ public class PatternService {
             int customer,
             int resale,
             List<RemedyCount> remedies,
-            int comebacks) {}
+            int comebacks,
+            List<Integer> byMonth,
+            boolean rising,
+            double q) {}
 
     /** What was done on principle: no failure of anything. @param words "pickup lens, cleaned" */
     public record UpkeepDone(String words, int jobs) {}
@@ -67,12 +79,64 @@ public class PatternService {
     Tally tally(Instant from, OptionalLong revision) {
         List<Comeback.AtFault> open = store.openFaults();
         long millis = from.toEpochMilli();
-        return book.read((closed, names) ->
-                new Tally(closed.jobsByRevision(millis, revision), FindingCounts.of(closed, millis, revision, open)));
+        return book.read((closed, names) -> new Tally(
+                FindingCounts.jobs(closed, millis, revision), FindingCounts.of(closed, millis, revision, open)));
     }
 
-    /** @param revision empty for all */
-    Patterns patterns(Instant from, OptionalLong revision) {
+    /** Rising, or not, of each fault, and its months. */
+    private record Course(List<Integer> byMonth, boolean rising, double q) {}
+
+    private Map<FaultMonths.FaultOn, Course> courses(List<Instant> months, Instant end, OptionalLong revision) {
+        long[] starts = months.stream().mapToLong(Instant::toEpochMilli).toArray();
+        FaultMonths counted =
+                book.read((closed, names) -> FaultMonths.of(closed, starts, end.toEpochMilli(), revision));
+        List<FaultMonths.FaultOn> faults = counted.faults().keySet().stream()
+                .sorted(Comparator.comparingLong(FaultMonths.FaultOn::revision)
+                        .thenComparingLong(FaultMonths.FaultOn::fault))
+                .toList();
+        if (faults.isEmpty()) {
+            return Map.of();
+        }
+        List<Rising.RisingRow> rows = faults.stream()
+                .map(one -> row(one, counted.jobs().getOrDefault(one.revision(), new int[starts.length]), counted))
+                .toList();
+        List<Rising.RisingVerdict> verdicts =
+                Rising.of(new Rising.RisingAsked(rows, Optional.empty())).rows();
+        Map<FaultMonths.FaultOn, Course> courses = new HashMap<>();
+        for (int at = 0; at < faults.size(); at++) {
+            courses.put(
+                    faults.get(at),
+                    new Course(
+                            rows.get(at).faults(),
+                            verdicts.get(at).rising(),
+                            verdicts.get(at).q()));
+        }
+        return courses;
+    }
+
+    /** What lies in a unit that is of another model may be found more often than its own jobs are counted: it is in one job each. */
+    private static Rising.RisingRow row(FaultMonths.FaultOn one, int[] jobs, FaultMonths counted) {
+        int[] faults = counted.faults().get(one);
+        List<Integer> all = new ArrayList<>();
+        List<Integer> had = new ArrayList<>();
+        for (int month = 0; month < faults.length; month++) {
+            all.add(Math.max(jobs[month], faults[month]));
+            had.add(faults[month]);
+        }
+        return new Rising.RisingRow(one.revision() + " " + one.fault(), all, had);
+    }
+
+    /** How long the remedies of one fault last. @param now until when units are followed that did not come back */
+    PickedFault picked(long revision, long fault, Instant now) {
+        List<Comeback.AtFault> open = store.openFaults();
+        return PickedFault.of(
+                book.read((closed, names) -> FaultStays.of(closed, revision, fault, open, now.toEpochMilli())));
+    }
+
+    /** @param months when each begins that is looked at, the earliest first @param revision empty for all */
+    Patterns patterns(List<Instant> months, Instant now, OptionalLong revision) {
+        Instant from = months.get(0);
+        Map<FaultMonths.FaultOn, Course> courses = courses(months, now, revision);
         Tally counted = tally(from, revision);
         Map<Long, PatternStore.FaultName> names = store.faultNames().stream()
                 .collect(Collectors.toMap(PatternStore.FaultName::fault, Function.identity()));
@@ -94,11 +158,16 @@ public class PatternService {
                         entry.getKey().revision(),
                         revisions.get(entry.getKey().revision()),
                         counted.jobs().getOrDefault(entry.getKey().revision(), 0),
+                        courses.getOrDefault(
+                                new FaultMonths.FaultOn(
+                                        entry.getKey().revision(),
+                                        entry.getKey().fault()),
+                                new Course(List.of(), false, 1)),
                         entry.getValue()))
-                // By what is sure rather than by what is seen: three of three is less than thirty of forty.
-                .sorted(Comparator.comparingDouble(
-                                (FaultPattern fault) -> fault.share().low())
-                        .reversed())
+                // What rises first; then by what is sure rather than by what is seen: three of three is less than
+                // thirty of forty.
+                .sorted(Comparator.comparing((FaultPattern fault) -> !fault.rising())
+                        .thenComparing(fault -> -fault.share().low()))
                 .toList();
         return new Patterns(
                 from,
@@ -125,7 +194,12 @@ public class PatternService {
     private record Counted(FindingSort sort, FindingCount count) {}
 
     private static FaultPattern pattern(
-            PatternStore.FaultName name, long revision, String revisionName, int jobs, List<Counted> counts) {
+            PatternStore.FaultName name,
+            long revision,
+            String revisionName,
+            int jobs,
+            Course course,
+            List<Counted> counts) {
         List<RemedyCount> remedies =
                 counts.stream().collect(Collectors.groupingBy(one -> one.sort().remedy())).entrySet().stream()
                         .map(entry -> new RemedyCount(
@@ -150,7 +224,10 @@ public class PatternService {
                 customer,
                 resale,
                 remedies,
-                sum(counts, FindingCount::comebacks));
+                sum(counts, FindingCount::comebacks),
+                course.byMonth(),
+                course.rising(),
+                course.q());
     }
 
     private static int jobs(List<Counted> counts, Ownership ownership) {

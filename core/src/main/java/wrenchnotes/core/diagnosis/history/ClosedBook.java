@@ -7,7 +7,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.IntStream;
 import wrenchnotes.core.checkin.Ownership;
@@ -25,6 +24,7 @@ import wrenchnotes.core.outcome.Outcome;
 public final class ClosedBook {
 
     private static final int NONE = -1;
+    static final long NEVER = Long.MAX_VALUE;
     private static final Ownership[] OWNERSHIPS = Ownership.values();
     private static final Remedy[] REMEDIES = Remedy.values();
     private static final FindingKind[] KINDS = FindingKind.values();
@@ -179,7 +179,7 @@ public final class ClosedBook {
                 .iterator();
     }
 
-    private Optional<Outcome> ended(int at) {
+    Optional<Outcome> ended(int at) {
         return outcome.get(at) == NONE ? Optional.empty() : Optional.of(OUTCOMES[outcome.get(at)]);
     }
 
@@ -224,17 +224,6 @@ public final class ClosedBook {
         return earlier;
     }
 
-    /** How many jobs of a revision were handed over. */
-    public Map<Long, Integer> jobsByRevision(long from, OptionalLong only) {
-        Map<Long, Integer> counts = new HashMap<>();
-        for (int job = 0; job < size(); job++) {
-            if (handedOver.get(job) >= from && (only.isEmpty() || only.getAsLong() == revision.get(job))) {
-                counts.merge((long) revision.get(job), 1, Integer::sum);
-            }
-        }
-        return counts;
-    }
-
     int firstFound(int at) {
         return firstFound.get(at);
     }
@@ -274,15 +263,26 @@ public final class ClosedBook {
 
     /** @param at of the job that it was found in @param here by unit, faults of units that are in the shop now */
     boolean cameBack(int job, int at, Map<Long, List<Comeback.AtFault>> here) {
+        return backAt(job, at, here) != NEVER;
+    }
+
+    /** When a unit came back for the component of a finding, for the first time; {@link #NEVER} if it has not. Arguments as of {@link #cameBack}. */
+    long backAt(int job, int at, Map<Long, List<Comeback.AtFault>> here) {
         Comeback.AtFault now = new Comeback.AtFault(unit.get(job), component.get(at), checkedIn.get(job), id.get(job));
+        long first = NEVER;
         for (int stay = lastOfUnit.get(unit.get(job)); stay != NONE; stay = sameUnitBefore.get(stay)) {
             if (stay != job
                     && Comeback.follows(checkedIn.get(job), id.get(job), checkedIn.get(stay), id.get(stay))
                     && has(stay, component.get(at))) {
-                return true;
+                first = Math.min(first, checkedIn.get(stay));
             }
         }
-        return here.getOrDefault(now.unit(), List.of()).stream().anyMatch(later -> Comeback.is(now, later));
+        for (Comeback.AtFault later : here.getOrDefault(now.unit(), List.of())) {
+            if (Comeback.is(now, later)) {
+                first = Math.min(first, later.checkedIn());
+            }
+        }
+        return first;
     }
 
     private boolean has(int job, int wanted) {

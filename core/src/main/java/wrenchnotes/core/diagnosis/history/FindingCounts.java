@@ -14,6 +14,17 @@ public final class FindingCounts {
 
     private FindingCounts() {}
 
+    /** How many jobs of each revision were handed over. @param from in milliseconds since 1970 @param only one revision; empty for all */
+    public static Map<Long, Integer> jobs(ClosedBook book, long from, OptionalLong only) {
+        Map<Long, Integer> counts = new HashMap<>();
+        for (int job = 0; job < book.size(); job++) {
+            if (book.handedOver(job) >= from && (only.isEmpty() || only.getAsLong() == book.revision(job))) {
+                counts.merge(book.revision(job), 1, Integer::sum);
+            }
+        }
+        return counts;
+    }
+
     /**
      * @param from jobs handed over then or later, in milliseconds since 1970
      * @param only one revision; empty for all

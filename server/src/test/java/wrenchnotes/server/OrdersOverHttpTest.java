@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -154,5 +155,23 @@ class OrdersOverHttpTest {
         assertThat(waits(job)).isZero();
         assertThat(sheet(washer).get("promised").get(0).get("count").asInt()).isEqualTo(2);
         assertThat(sheet(washer).get("coming").size()).isZero();
+    }
+
+    /** Of what is not there nothing is ordered, and it is said. */
+    @Test
+    void whatIsNotThereIsNotOrderedFor() {
+        long part = part("48", "belt 71 × 1.2 square", 0);
+        Map<String, Object> wanted = body("partId", part, "count", 1, "why", "split");
+        wanted.put("jobId", 0);
+        assertThat(client.post("/api/order-lines", wanted).status()).isEqualTo(404);
+        wanted.remove("jobId");
+        wanted.put("componentId", 999_999);
+        assertThat(client.post("/api/order-lines", wanted).detail()).contains("no component 999999");
+        wanted.remove("componentId");
+        wanted.put("findingId", 1);
+        assertThat(client.post("/api/order-lines", wanted).status()).isEqualTo(400);
+        wanted.remove("findingId");
+        wanted.put("partId", 999_999);
+        assertThat(client.post("/api/order-lines", wanted).status()).isEqualTo(400);
     }
 }

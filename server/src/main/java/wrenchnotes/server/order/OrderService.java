@@ -25,6 +25,7 @@ import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Rights;
 import wrenchnotes.server.job.HoldService;
+import wrenchnotes.server.job.JobStore;
 
 /** What is wanted, ordered and comes. Each method runs in the caller's transaction. */
 @Component
@@ -37,6 +38,7 @@ public class OrderService {
     private final DrawerService bookings;
     private final ShelfOfJob shelf;
     private final HoldService holds;
+    private final JobStore jobs;
     private final Rights rights;
     private final Journal journal;
 
@@ -48,6 +50,7 @@ public class OrderService {
             DrawerService bookings,
             ShelfOfJob shelf,
             HoldService holds,
+            JobStore jobs,
             Rights rights,
             Journal journal) {
         this.orders = orders;
@@ -57,6 +60,7 @@ public class OrderService {
         this.bookings = bookings;
         this.shelf = shelf;
         this.holds = holds;
+        this.jobs = jobs;
         this.rights = rights;
         this.journal = journal;
     }
@@ -88,6 +92,10 @@ public class OrderService {
         DrawerStore.Part part = part(wanted.part());
         int count = Checked.within("count", wanted.count(), 1, 9_999);
         String why = Checked.text("why", wanted.why(), 200);
+        wanted.job().ifPresent(job -> jobs.job(job).mustBeOpen());
+        wanted.component().filter(component -> !orders.isComponent(component)).ifPresent(component -> {
+            throw new Invalid("componentId", "There is no component " + component + ": name one that is, or none");
+        });
         wanted.finding()
                 .filter(finding -> !orders.isOfJob(finding, wanted.job()))
                 .ifPresent(finding -> {

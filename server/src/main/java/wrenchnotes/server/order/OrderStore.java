@@ -179,6 +179,14 @@ public class OrderStore {
                 .param("by", by.person()));
     }
 
+    boolean isComponent(long id) {
+        return jdbc.sql("SELECT COUNT(*) FROM component WHERE id = :id")
+                        .param("id", id)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
     boolean isOfJob(long finding, Optional<Long> job) {
         return jdbc.sql("SELECT COUNT(*) FROM finding WHERE id = :finding AND job_id = :job")
                         .param("finding", finding)

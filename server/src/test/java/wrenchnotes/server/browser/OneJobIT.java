@@ -234,7 +234,7 @@ class OneJobIT {
         window.goTo("Patterns");
         page.getByLabel("1 of 1, between 21 % and 100 %").waitFor();
         window.says("Cormorant Works Tide 4: 1 of 1 jobs");
-        window.says("1, 0 came back");
+        window.says("1 done, 0 came back");
         assertThat(page.getByRole(AriaRole.TABLE).innerText())
                 .contains("drive belt, glazed")
                 .doesNotContain("stretched");

@@ -86,6 +86,8 @@ CREATE TABLE supplier (
     id      INTEGER PRIMARY KEY,
     name    TEXT    NOT NULL UNIQUE,
     mail    TEXT    NOT NULL DEFAULT '',
+    -- Where it takes orders as JSON over HTTP; empty: on paper and by mail.
+    address TEXT    NOT NULL DEFAULT '',
     number  TEXT    NOT NULL DEFAULT '',
     version INTEGER NOT NULL DEFAULT 1
 ) STRICT;
@@ -95,6 +97,8 @@ CREATE TABLE part_order (
     supplier_id   INTEGER NOT NULL REFERENCES supplier (id),
     words         TEXT    NOT NULL DEFAULT '',
     freight_minor INTEGER NOT NULL DEFAULT 0 CHECK (freight_minor >= 0),
+    -- How the supplier calls it, once it has said so.
+    their_number  TEXT    NOT NULL DEFAULT '',
     at            INTEGER NOT NULL,
     by            INTEGER NOT NULL REFERENCES person (id)
 ) STRICT;

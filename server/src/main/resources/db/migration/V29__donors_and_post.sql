@@ -32,8 +32,8 @@ ALTER TABLE order_line ADD COLUMN proposed INTEGER NOT NULL DEFAULT 0 CHECK (pro
 
 CREATE INDEX part_in_drawer ON part (drawer, name);
 
--- Suppliers that are spoken to: an address that takes orders and answers, or a folder in which both lie.
-ALTER TABLE supplier ADD COLUMN address TEXT NOT NULL DEFAULT '';
+-- How the supplier calls an order is told by its answers, and was never asked for.
+ALTER TABLE part_order DROP COLUMN their_number;
 -- When somebody asked that an order be handed over at its supplier's address, and when that took it. How much of the answers was read.
 ALTER TABLE part_order ADD COLUMN asked_at INTEGER;
 ALTER TABLE part_order ADD COLUMN handed_at INTEGER;

@@ -8,6 +8,7 @@ import org.flywaydb.core.api.MigrationInfo;
 import org.flywaydb.core.api.MigrationVersion;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import wrenchnotes.server.ground.CannotStart;
 import wrenchnotes.server.ground.CopyOfDatabase;
@@ -18,18 +19,21 @@ public final class Upgrade {
 
     private static final Logger LOG = LoggerFactory.getLogger(Upgrade.class);
 
+    private static final int WITHOUT_COLUMNS = -711006370;
+
     /** A script that was edited between two commits: shops that were made by the first open too. */
     private record Edited(String version, int then, int now) {}
 
     /**
      * V8 first lacked indexes that V9 makes. What V20 first had of its own stands in V21 and V24 now, so that whoever has run all of them has the same tables
-     * either way.
+     * either way. V27 went without two columns for some commits: {@link #asItLanded} puts them back before V29 asks for them.
      */
     private static final List<Edited> EDITED = List.of(
             new Edited("8", 792166021, 1959162236),
             new Edited("20", -1501376059, 916174635),
             new Edited("21", -848282546, -2071718215),
-            new Edited("24", 1154112806, 1277569849));
+            new Edited("24", 1154112806, 1277569849),
+            new Edited("27", WITHOUT_COLUMNS, 1433180997));
 
     private Upgrade() {}
 
@@ -58,7 +62,7 @@ public final class Upgrade {
             return;
         }
         refuseNewer(flyway, folder);
-        prepare(jdbc);
+        prepare(flyway.getConfiguration().getDataSource());
         MigrationInfo[] pending = flyway.info().pending();
         if (pending.length == 0) {
             flyway.validate();
@@ -96,7 +100,7 @@ public final class Upgrade {
     public static void migrate(Flyway flyway) {
         JdbcClient jdbc = JdbcClient.create(flyway.getConfiguration().getDataSource());
         if (isAShop(jdbc)) {
-            prepare(jdbc);
+            prepare(flyway.getConfiguration().getDataSource());
         }
         flyway.migrate();
     }
@@ -108,7 +112,9 @@ public final class Upgrade {
                 > 0;
     }
 
-    private static void prepare(JdbcClient jdbc) {
+    private static void prepare(DataSource shop) {
+        JdbcClient jdbc = JdbcClient.create(shop);
+        asItLanded(shop, jdbc);
         for (Edited one : EDITED) {
             jdbc.sql("UPDATE flyway_schema_history SET checksum = :now WHERE version = :version AND checksum = :then")
                     .param("now", one.now())
@@ -118,6 +124,20 @@ public final class Upgrade {
         }
         // Each migration undoes itself if it fails: what is on record as failed is simply still to be done.
         jdbc.sql("DELETE FROM flyway_schema_history WHERE success = 0").update();
+    }
+
+    private static void asItLanded(DataSource shop, JdbcClient jdbc) {
+        boolean without =
+                jdbc.sql("SELECT COUNT(*) FROM flyway_schema_history WHERE version = '27' AND checksum = :checksum")
+                                .param("checksum", WITHOUT_COLUMNS)
+                                .query(Integer.class)
+                                .single()
+                        > 0;
+        if (without) {
+            JdbcTemplate tables = new JdbcTemplate(shop);
+            tables.execute("ALTER TABLE supplier ADD COLUMN address TEXT NOT NULL DEFAULT ''");
+            tables.execute("ALTER TABLE part_order ADD COLUMN their_number TEXT NOT NULL DEFAULT ''");
+        }
     }
 
     private static void refuseNewer(Flyway flyway, DataFolder folder) {

@@ -3,6 +3,7 @@ package wrenchnotes.server.supplier;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import wrenchnotes.core.unit.Checked;
 
 /**
  * What a supplier says of a line of an order.
@@ -21,6 +22,7 @@ record SupplierAnswer(
         Optional<String> words) {
 
     SupplierAnswer {
+        Checked.present("what", what);
         day = day == null ? Optional.empty() : day;
         number = number == null ? Optional.empty() : number;
         words = words == null ? Optional.empty() : words;
@@ -34,5 +36,9 @@ record SupplierAnswer(
     }
 
     /** As they are fetched, the oldest first. */
-    record Answers(List<SupplierAnswer> answers) {}
+    record Answers(List<SupplierAnswer> answers) {
+        Answers {
+            answers = List.copyOf(Checked.present("answers", answers));
+        }
+    }
 }

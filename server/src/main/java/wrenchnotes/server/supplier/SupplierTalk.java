@@ -142,6 +142,10 @@ class SupplierTalk implements DisposableBean {
             trouble(talk, "");
         } catch (IOException e) {
             trouble(talk, sentence(e));
+        } catch (RuntimeException e) {
+            // One of them that answers nonsense keeps nobody from speaking to the others.
+            LOG.warn("Order {} could not be spoken of with {}", talk.order(), supplier.name(), e);
+            trouble(talk, "Its address or its answer cannot be used");
         }
     }
 

@@ -10,13 +10,13 @@ import wrenchnotes.server.shop.TheShop;
 
 /** Papers of the drawers: an order, and labels with a code for drawers and for the bags in them. */
 @Component
-public class OrderPapers {
+public class DrawerPapers {
 
     private final PaperKit kit;
     private final PaperWords words;
     private final TheShop shop;
 
-    OrderPapers(PaperKit kit, PaperWords words, TheShop shop) {
+    DrawerPapers(PaperKit kit, PaperWords words, TheShop shop) {
         this.kit = kit;
         this.words = words;
         this.shop = shop;

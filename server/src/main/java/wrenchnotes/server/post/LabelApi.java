@@ -14,17 +14,17 @@ import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.server.drawer.DrawerStore;
 import wrenchnotes.server.ground.NotFound;
 import wrenchnotes.server.ground.Snapshot;
-import wrenchnotes.server.paper.OrderPapers;
+import wrenchnotes.server.paper.DrawerPapers;
 
 /** Labels for drawers and for the bags in them: what a scanner reads off them opens that drawer, or that part. */
 @RestController
 class LabelApi {
 
     private final DrawerStore drawers;
-    private final OrderPapers papers;
+    private final DrawerPapers papers;
     private final Snapshot snapshot;
 
-    LabelApi(DrawerStore drawers, OrderPapers papers, Snapshot snapshot) {
+    LabelApi(DrawerStore drawers, DrawerPapers papers, Snapshot snapshot) {
         this.drawers = drawers;
         this.papers = papers;
         this.snapshot = snapshot;
@@ -38,13 +38,13 @@ class LabelApi {
         if (parts.isEmpty()) {
             throw new NotFound("Nothing belongs in a drawer " + drawer);
         }
-        List<OrderPapers.LabelSaid> labels = new ArrayList<>();
+        List<DrawerPapers.LabelSaid> labels = new ArrayList<>();
         List<String> kinds = parts.stream()
                 .flatMap(part -> part.spec().stream())
                 .map(spec -> spec.kind().words())
                 .distinct()
                 .toList();
-        labels.add(new OrderPapers.LabelSaid("D:" + drawer, drawer, List.of(String.join(", ", kinds))));
+        labels.add(new DrawerPapers.LabelSaid("D:" + drawer, drawer, List.of(String.join(", ", kinds))));
         parts.forEach(part -> labels.add(bag(part)));
         return papers.labels(labels, place);
     }
@@ -54,10 +54,10 @@ class LabelApi {
         return papers.labels(List.of(bag(snapshot.read(() -> drawers.part(part)))), place);
     }
 
-    private static OrderPapers.LabelSaid bag(DrawerStore.Part part) {
+    private static DrawerPapers.LabelSaid bag(DrawerStore.Part part) {
         String where = "P" + part.id() + ", drawer " + part.drawer()
                 + (part.care().place().isEmpty() ? "" : ", " + part.care().place());
-        return new OrderPapers.LabelSaid(
+        return new DrawerPapers.LabelSaid(
                 "P" + part.id(),
                 part.name(),
                 Stream.of(part.care().temporary() ? "FOR TESTS ONLY" : part.told(), where)

@@ -9,7 +9,7 @@ import wrenchnotes.core.unit.Refused;
 import wrenchnotes.server.ground.Journal;
 import wrenchnotes.server.order.OrderStore;
 import wrenchnotes.server.order.SupplierStore;
-import wrenchnotes.server.paper.OrderPapers;
+import wrenchnotes.server.paper.DrawerPapers;
 import wrenchnotes.server.shop.TheShop;
 
 /** An order as paper and as a letter. Runs in the caller's transaction. */
@@ -18,7 +18,7 @@ class OrderPost {
 
     private final OrderStore orders;
     private final SupplierStore suppliers;
-    private final OrderPapers papers;
+    private final DrawerPapers papers;
     private final Outbox outbox;
     private final TheShop shop;
     private final Journal journal;
@@ -26,7 +26,7 @@ class OrderPost {
     OrderPost(
             OrderStore orders,
             SupplierStore suppliers,
-            OrderPapers papers,
+            DrawerPapers papers,
             Outbox outbox,
             TheShop shop,
             Journal journal) {
@@ -43,15 +43,15 @@ class OrderPost {
         return papers.order(said(order, suppliers.supplier(order.supplier())));
     }
 
-    private OrderPapers.OrderOnPaper said(OrderStore.OrderRow order, SupplierStore.Supplier supplier) {
-        return new OrderPapers.OrderOnPaper(
+    private DrawerPapers.OrderOnPaper said(OrderStore.OrderRow order, SupplierStore.Supplier supplier) {
+        return new DrawerPapers.OrderOnPaper(
                 order.id(),
                 order.at(),
                 supplier.name(),
                 supplier.number(),
                 order.words(),
                 lines(order.id()).stream()
-                        .map(row -> new OrderPapers.OrderPaperLine(
+                        .map(row -> new DrawerPapers.OrderPaperLine(
                                 row.count(), row.number(), row.name(), shop.inMoney(row.eachMinor())))
                         .toList());
     }

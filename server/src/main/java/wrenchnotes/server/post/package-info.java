@@ -1,2 +1,2 @@
-/** What the shop writes to somebody outside: letters lie in the outbox as files, and go when a mail server is set; and the paper of an order. */
+/** What leaves the shop on paper or as a letter: orders, labels for drawers and bags, and the outbox, which a mail server empties if one is set. */
 package wrenchnotes.server.post;

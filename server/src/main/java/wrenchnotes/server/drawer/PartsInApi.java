@@ -23,6 +23,7 @@ import wrenchnotes.core.unit.By;
 import wrenchnotes.core.unit.Invalid;
 import wrenchnotes.server.ground.May;
 import wrenchnotes.server.ground.Pen;
+import wrenchnotes.server.ground.Sha256;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.ground.Takes;
 import wrenchnotes.server.shop.TheShop;
@@ -89,7 +90,7 @@ class PartsInApi {
             return snapshot.read(() -> sorted(rows).read(false));
         }
         // A retry is answered by what is there then: all of it is known.
-        pen.once(file.length + " bytes", by -> put(by, sorted(rows).fresh()));
+        pen.once(Sha256.of(file), by -> put(by, sorted(rows).fresh()));
         return snapshot.read(() -> sorted(rows).read(true));
     }
 

@@ -60,9 +60,9 @@ function Lasts({ picked }: { picked: Schemas['PickedFault'] }) {
           </Box>
         );
       })}
-      {picked.logRank && picked.logRank.degrees > 0 && (
+      {picked.differ !== undefined && (
         <Box fontSize="sm" color="muted" mt="4px">
-          {picked.logRank.p < 0.05
+          {picked.differ
             ? 'They last differently, as far as anybody can tell.'
             : 'That they last differently cannot be told yet.'}
         </Box>

@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -100,8 +99,7 @@ public class PatternService {
         List<Rising.RisingRow> rows = faults.stream()
                 .map(one -> row(one, counted.jobs().getOrDefault(one.revision(), new int[starts.length]), counted))
                 .toList();
-        List<Rising.RisingVerdict> verdicts =
-                Rising.of(new Rising.RisingAsked(rows, Optional.empty())).rows();
+        List<Rising.RisingVerdict> verdicts = Rising.of(rows).rows();
         Map<FaultMonths.FaultOn, Course> courses = new HashMap<>();
         for (int at = 0; at < faults.size(); at++) {
             courses.put(

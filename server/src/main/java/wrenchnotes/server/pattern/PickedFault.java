@@ -16,9 +16,11 @@ import wrenchnotes.core.pattern.lasts.Survival;
  *
  * @param remedies the most often done first
  * @param longestDays the longest stay of all
- * @param logRank whether they last differently; empty if only one was done
+ * @param differ whether the remedies last differently as far as anybody can tell, by the log-rank test; empty if that cannot be asked of them
  */
-public record PickedFault(List<RemedyLasts> remedies, double longestDays, Optional<LogRank> logRank) {
+public record PickedFault(List<RemedyLasts> remedies, double longestDays, Optional<Boolean> differ) {
+
+    private static final double ERROR_RATE = 0.05;
 
     /** From handover on, after a quarter, half a year and a year: where curves are read. */
     private static final List<Double> READ_AT = List.of(0.0, 90.0, 183.0, 365.0);
@@ -67,8 +69,15 @@ public record PickedFault(List<RemedyLasts> remedies, double longestDays, Option
                 .mapToDouble(StayLength::days)
                 .max()
                 .orElse(0);
-        return new PickedFault(
-                remedies, longest, groups.size() < 2 ? Optional.empty() : Optional.of(LogRank.of(groups)));
+        return new PickedFault(remedies, longest, differ(groups));
+    }
+
+    private static Optional<Boolean> differ(List<List<StayLength>> groups) {
+        if (groups.size() < 2) {
+            return Optional.empty();
+        }
+        LogRank told = LogRank.of(groups);
+        return told.degrees() == 0 ? Optional.empty() : Optional.of(told.p() < ERROR_RATE);
     }
 
     private static RemedyLasts lasts(Remedy remedy, List<StayLength> stays, int failed) {

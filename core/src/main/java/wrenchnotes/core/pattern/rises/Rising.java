@@ -80,14 +80,21 @@ public record Rising(List<RisingVerdict> rows) {
     private record Tested(Optional<Double> z, double p, Method method) {}
 
     public static Rising of(RisingAsked asked) {
-        List<Tested> tested = asked.rows().stream().map(Rising::tested).toList();
+        return of(asked.rows(), asked.errorRate().orElse(USUAL_ERROR_RATE));
+    }
+
+    /** Of a shop's own rows, however many. */
+    public static Rising of(List<RisingRow> of) {
+        return of(of, USUAL_ERROR_RATE);
+    }
+
+    private static Rising of(List<RisingRow> of, double rate) {
+        List<Tested> tested = of.stream().map(Rising::tested).toList();
         double[] q = together(tested.stream().mapToDouble(Tested::p).toArray());
-        double rate = asked.errorRate().orElse(USUAL_ERROR_RATE);
         List<RisingVerdict> rows = new ArrayList<>();
         for (int at = 0; at < tested.size(); at++) {
             Tested one = tested.get(at);
-            rows.add(new RisingVerdict(
-                    asked.rows().get(at).name(), one.z(), one.p(), q[at], q[at] <= rate, one.method()));
+            rows.add(new RisingVerdict(of.get(at).name(), one.z(), one.p(), q[at], q[at] <= rate, one.method()));
         }
         return new Rising(List.copyOf(rows));
     }

@@ -56,8 +56,7 @@ public record WarrantyRisk(List<UnitRisk> units, double reserveMinor, double dev
             }
         }
         List<UnitRisk> units = new ArrayList<>();
-        double reserve = 0;
-        double variance = 0;
+        List<Out> out = new ArrayList<>();
         for (UnitOut unit : asked.units()) {
             Survival curve = curves.get(unit.remedy());
             if (curve == null) {
@@ -67,10 +66,27 @@ public record WarrantyRisk(List<UnitRisk> units, double reserveMinor, double dev
             }
             double chance = chance(curve, unit.ageDays(), asked.warrantyDays());
             units.add(new UnitRisk(unit.id(), chance, chance * unit.costMinor()));
+            out.add(new Out(unit.remedy(), unit.ageDays(), unit.costMinor()));
+        }
+        Reserve reserve = reserve(asked.warrantyDays(), curves, out);
+        return new WarrantyRisk(List.copyOf(units), reserve.reserveMinor(), reserve.deviationMinor());
+    }
+
+    /** A unit that is out there. @param remedy a key of the curves @param ageDays since handover @param costMinor of a comeback */
+    public record Out(String remedy, double ageDays, double costMinor) {}
+
+    public record Reserve(double reserveMinor, double deviationMinor) {}
+
+    /** What is expected in all. @param curves one for each remedy that a unit has had */
+    public static Reserve reserve(double warrantyDays, Map<String, Survival> curves, List<Out> units) {
+        double reserve = 0;
+        double variance = 0;
+        for (Out unit : units) {
+            double chance = chance(curves.get(unit.remedy()), unit.ageDays(), warrantyDays);
             reserve += chance * unit.costMinor();
             variance += chance * (1 - chance) * unit.costMinor() * unit.costMinor();
         }
-        return new WarrantyRisk(List.copyOf(units), reserve, Math.sqrt(variance));
+        return new Reserve(reserve, Math.sqrt(variance));
     }
 
     /** @return 0 at or past the term; 1 if by the curve none lasts so long as this one has */

@@ -9,25 +9,20 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
-import wrenchnotes.core.diagnosis.FindingKind;
-import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.outcome.Outcome;
 
 /**
- * All closed jobs in memory, a column an array: about 67 bytes a job, 19 a finding, 4 a word. Jobs are added as they are closed; what is
+ * All closed jobs in memory, a column an array: about 71 bytes a job, 23 a finding, 4 a word. Jobs are added as they are closed; what is
  * asked is counted from first to last, so that any filter is as quick as none. Learning, patterns, estimates, prices and comebacks read it.
  *
  * <p>Not safe for several threads: whoever holds it lets one add, or many read.
  */
 public final class ClosedBook {
 
-    private static final int NONE = -1;
-    static final long NEVER = Long.MAX_VALUE;
     private static final Ownership[] OWNERSHIPS = Ownership.values();
-    private static final Remedy[] REMEDIES = Remedy.values();
-    private static final FindingKind[] KINDS = FindingKind.values();
     private static final Outcome[] OUTCOMES = Outcome.values();
     private final Columns.Longs id = new Columns.Longs();
     private final Columns.Longs checkedIn = new Columns.Longs();
@@ -35,7 +30,7 @@ public final class ClosedBook {
     private final Columns.Longs benchMillis = new Columns.Longs();
     private final Columns.Longs partsMinor = new Columns.Longs();
     private final Columns.Ints revision = new Columns.Ints();
-    private final Columns.Ints unit = new Columns.Ints();
+    private final Columns.Ints owner = new Columns.Ints();
     private final Columns.Bytes ownership = new Columns.Bytes();
     private final Columns.Bytes outcome = new Columns.Bytes();
     private final Columns.Bytes untested = new Columns.Bytes();
@@ -43,18 +38,9 @@ public final class ClosedBook {
     private final Columns.Ints firstFound = new Columns.Ints();
     /** The same of the words that were said. */
     private final Columns.Ints firstSaid = new Columns.Ints();
-    /** The job of the same unit that was added before it. */
-    private final Columns.Ints sameUnitBefore = new Columns.Ints();
-    /** By unit: its job that was added last. */
-    private final Columns.Ints lastOfUnit = new Columns.Ints(NONE);
 
-    private final Columns.Ints foundOn = new Columns.Ints();
-    private final Columns.Ints fault = new Columns.Ints();
-    private final Columns.Ints component = new Columns.Ints();
-    private final Columns.Bytes remedy = new Columns.Bytes();
-    private final Columns.Bytes failed = new Columns.Bytes();
-    private final Columns.Bytes kind = new Columns.Bytes();
-    private final RemedyChanges changes = new RemedyChanges();
+    private final StaysOfUnits units = new StaysOfUnits();
+    private final FoundRows found = new FoundRows();
     private final UnitsInside inside = new UnitsInside();
 
     /** Above 0 if it was there, below if it was asked for and was not. */
@@ -74,54 +60,43 @@ public final class ClosedBook {
 
     /** What the columns take, in bytes. */
     public long bytes() {
-        long jobs = id.bytes() + checkedIn.bytes() + handedOver.bytes() + benchMillis.bytes() + partsMinor.bytes();
-        long places = firstFound.bytes() + firstSaid.bytes() + sameUnitBefore.bytes() + lastOfUnit.bytes();
-        long findings = foundOn.bytes()
-                + fault.bytes()
-                + component.bytes()
-                + remedy.bytes()
-                + failed.bytes()
-                + kind.bytes()
-                + changes.bytes();
-        return jobs
-                + revision.bytes()
-                + unit.bytes()
-                + ownership.bytes()
-                + outcome.bytes()
-                + inside.bytes()
-                + untested.bytes()
-                + places
-                + findings
-                + word.bytes();
+        return LongStream.of(
+                        id.bytes(),
+                        checkedIn.bytes(),
+                        handedOver.bytes(),
+                        benchMillis.bytes(),
+                        partsMinor.bytes(),
+                        revision.bytes(),
+                        owner.bytes(),
+                        ownership.bytes(),
+                        outcome.bytes(),
+                        untested.bytes(),
+                        firstFound.bytes(),
+                        firstSaid.bytes(),
+                        units.bytes(),
+                        found.bytes(),
+                        inside.bytes(),
+                        word.bytes())
+                .sum();
     }
 
     /** Adds a job, once, after all that were closed before it. */
     public void add(ClosedJob job) {
-        int at = size();
         id.add(job.id());
         checkedIn.add(job.checkedIn());
         handedOver.add(job.handedOver());
         benchMillis.add(job.benchMillis());
         partsMinor.add(job.partsMinor());
         revision.add(job.revision());
-        unit.add(job.unit());
+        units.add(job.unit());
+        owner.add(job.owner());
         ownership.add(job.ownership().ordinal());
-        outcome.add(job.outcome().map(Outcome::ordinal).orElse(NONE));
+        outcome.add(job.outcome().map(Outcome::ordinal).orElse(-1));
         untested.add(job.untested() ? 1 : 0);
         inside.add(job.inside());
-        firstFound.add(fault.size());
+        firstFound.add(found.size());
         firstSaid.add(word.size());
-        sameUnitBefore.add(lastOfUnit.get(unit.get(at)));
-        lastOfUnit.set(unit.get(at), job.unit() == ClosedJob.NO_UNIT ? NONE : at);
-        for (ClosedJob.FoundFault found : job.found()) {
-            foundOn.add(found.revision());
-            fault.add(found.fault());
-            component.add(found.component());
-            remedy.add(found.remedy().ordinal());
-            failed.add(found.failed() ? 1 : 0);
-            kind.add(found.kind().ordinal());
-            changes.add(found.changed());
-        }
+        found.add(job.found());
         job.said().forEach(said -> word.add(said.present() ? said.word() : -said.word()));
     }
 
@@ -139,11 +114,11 @@ public final class ClosedBook {
         Set<FaultName> faults = new HashSet<>();
         Map<String, Set<FaultName>> went = new HashMap<>();
         Map<String, Set<FaultName>> stayed = new HashMap<>();
-        for (int found = firstFound.get(at); found < endOfFound(at); found++) {
-            if (!failed(found) && kind(found).fault()) {
-                FaultName name = names.faults().get((long) fault.get(found));
+        for (int row = firstFound(at); row < endOfFound(at); row++) {
+            if (!found.failed(row) && found.kind(row).fault()) {
+                FaultName name = names.faults().get((long) found.fault(row));
                 faults.add(name);
-                changes.of(found, (said, still) -> (still ? stayed : went)
+                found.changed(row, (said, still) -> (still ? stayed : went)
                         .computeIfAbsent(names.words().get(said), symptom -> new HashSet<>())
                         .add(name));
             }
@@ -179,8 +154,8 @@ public final class ClosedBook {
                 .iterator();
     }
 
-    Optional<Outcome> ended(int at) {
-        return outcome.get(at) == NONE ? Optional.empty() : Optional.of(OUTCOMES[outcome.get(at)]);
+    public Optional<Outcome> ended(int at) {
+        return outcome.get(at) < 0 ? Optional.empty() : Optional.of(OUTCOMES[outcome.get(at)]);
     }
 
     /**
@@ -194,12 +169,38 @@ public final class ClosedBook {
         return ended(at)
                 .flatMap(word -> word.mended(benchMillis.get(at) > 0))
                 .map(mended -> mended
-                        && IntStream.range(firstFound.get(at), endOfFound(at))
-                                .noneMatch(found -> kind(found).fault() && cameBack(at, found, Map.of())));
+                        && IntStream.range(firstFound(at), endOfFound(at))
+                                .noneMatch(row ->
+                                        found.kind(row).fault() && new Afterwards(this, List.of()).cameBack(at, row)));
     }
 
-    long revision(int at) {
+    public long revision(int at) {
         return revision.get(at);
+    }
+
+    /** Revisions of sub-assemblies that were seen in it. @param at as of {@link #past} */
+    public int[] inside(int at) {
+        return inside.of(at);
+    }
+
+    /** The number of a job; below 0 of one that the shop brought with it. @param at as of {@link #past} */
+    public long id(int at) {
+        return id.get(at);
+    }
+
+    /** {@link ClosedJob#NO_UNIT} if nobody knows which. @param at as of {@link #past} */
+    public long unit(int at) {
+        return units.unit(at);
+    }
+
+    /** {@link ClosedJob#NOBODY} of the shop's own. @param at as of {@link #past} */
+    public long owner(int at) {
+        return owner.get(at);
+    }
+
+    /** Spent at the bench, in milliseconds; 0 if nobody kept the time. @param at as of {@link #past} */
+    public long benchMillis(int at) {
+        return benchMillis.get(at);
     }
 
     /** What the parts of a job cost, in minor units. @param at as of {@link #past} */
@@ -215,82 +216,48 @@ public final class ClosedBook {
     /** Of a unit, the last handed over first. */
     public List<EarlierFault> earlier(long ofUnit) {
         List<EarlierFault> earlier = new ArrayList<>();
-        for (int job = lastOfUnit.get(Math.toIntExact(ofUnit)); job != NONE; job = sameUnitBefore.get(job)) {
-            for (int at = firstFound.get(job); at < endOfFound(job); at++) {
-                earlier.add(new EarlierFault(id.get(job), fault.get(at), remedy(at), handedOver.get(job)));
+        for (int job = units.last(ofUnit); job != StaysOfUnits.NONE; job = units.before(job)) {
+            for (int at = firstFound(job); at < endOfFound(job); at++) {
+                earlier.add(new EarlierFault(id.get(job), found.fault(at), found.remedy(at), handedOver.get(job)));
             }
         }
         earlier.sort(Comparator.comparingLong(EarlierFault::handedOver).reversed());
         return earlier;
     }
 
-    int firstFound(int at) {
+    /** Where the findings of a job begin in {@link #found}; they end before {@link #endOfFound}. @param at as of {@link #past} */
+    public int firstFound(int at) {
         return firstFound.get(at);
     }
 
-    int endOfFound(int at) {
-        return at + 1 < size() ? firstFound.get(at + 1) : fault.size();
+    public int endOfFound(int at) {
+        return at + 1 < size() ? firstFound.get(at + 1) : found.size();
     }
 
-    /** @param found from {@link #firstFound} to before {@link #endOfFound} of its job */
-    int fault(int found) {
-        return fault.get(found);
+    /** What was found in all of them, job by job. */
+    public FoundRows found() {
+        return found;
     }
 
-    int foundOn(int found) {
-        return foundOn.get(found);
-    }
-
-    FindingKind kind(int found) {
-        return KINDS[kind.get(found)];
-    }
-
-    Remedy remedy(int found) {
-        return REMEDIES[remedy.get(found)];
-    }
-
-    boolean failed(int found) {
-        return failed.get(found) > 0;
-    }
-
-    Ownership ownership(int at) {
+    public Ownership ownership(int at) {
         return OWNERSHIPS[ownership.get(at)];
     }
 
-    long handedOver(int at) {
+    /** In milliseconds since 1970. @param at as of {@link #past} */
+    public long handedOver(int at) {
         return handedOver.get(at);
     }
 
-    /** @param at of the job that it was found in @param here by unit, faults of units that are in the shop now */
-    boolean cameBack(int job, int at, Map<Long, List<Comeback.AtFault>> here) {
-        return backAt(job, at, here) != NEVER;
+    long checkedIn(int at) {
+        return checkedIn.get(at);
     }
 
-    /** When a unit came back for the component of a finding, for the first time; {@link #NEVER} if it has not. Arguments as of {@link #cameBack}. */
-    long backAt(int job, int at, Map<Long, List<Comeback.AtFault>> here) {
-        Comeback.AtFault now = new Comeback.AtFault(unit.get(job), component.get(at), checkedIn.get(job), id.get(job));
-        long first = NEVER;
-        for (int stay = lastOfUnit.get(unit.get(job)); stay != NONE; stay = sameUnitBefore.get(stay)) {
-            if (stay != job
-                    && Comeback.follows(checkedIn.get(job), id.get(job), checkedIn.get(stay), id.get(stay))
-                    && has(stay, component.get(at))) {
-                first = Math.min(first, checkedIn.get(stay));
-            }
-        }
-        for (Comeback.AtFault later : here.getOrDefault(now.unit(), List.of())) {
-            if (Comeback.is(now, later)) {
-                first = Math.min(first, later.checkedIn());
-            }
-        }
-        return first;
+    /** {@link Afterwards#NEVER} if nobody said so. */
+    long soldAt(int at) {
+        return sales.at(id.get(at));
     }
 
-    private boolean has(int job, int wanted) {
-        for (int at = firstFound.get(job); at < endOfFound(job); at++) {
-            if (component.get(at) == wanted && kind(at).comesBack()) {
-                return true;
-            }
-        }
-        return false;
+    StaysOfUnits units() {
+        return units;
     }
 }

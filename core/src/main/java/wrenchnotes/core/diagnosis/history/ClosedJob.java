@@ -12,6 +12,7 @@ import wrenchnotes.core.outcome.Outcome;
  *
  * @param id below 0 of a job that the shop brought with it
  * @param unit {@link #NO_UNIT} if nobody knows which one it was
+ * @param owner whose it was; {@link #NOBODY} if the shop's own
  * @param checkedIn in milliseconds since 1970
  * @param handedOver in milliseconds since 1970
  * @param outcome the word that stood when the unit left
@@ -27,6 +28,7 @@ public record ClosedJob(
         long unit,
         long revision,
         Ownership ownership,
+        long owner,
         long checkedIn,
         long handedOver,
         Optional<Outcome> outcome,
@@ -40,12 +42,16 @@ public record ClosedJob(
     /** Jobs of no unit follow on none. */
     public static final long NO_UNIT = 0;
 
+    /** No owner, and no supplier. */
+    public static final long NOBODY = 0;
+
     /**
      * @param revision that the finding was made on
      * @param fault what is wrong with the component
      * @param failed whether the remedy changed nothing: then it was another fault
      * @param changed symptoms that its remedy left there, or (not present) took away
      * @param kind only a fault teaches and counts as a failure
+     * @param supplier whose part went in; {@link #NOBODY} if none did, or nobody knows
      */
     public record FoundFault(
             long revision,
@@ -54,10 +60,23 @@ public record ClosedJob(
             Remedy remedy,
             boolean failed,
             FindingKind kind,
+            long supplier,
             List<SaidWord> changed) {
 
         public FoundFault {
             changed = List.copyOf(changed);
+        }
+
+        /** Without a part of any supplier. */
+        public FoundFault(
+                long revision,
+                long fault,
+                long component,
+                Remedy remedy,
+                boolean failed,
+                FindingKind kind,
+                List<SaidWord> changed) {
+            this(revision, fault, component, remedy, failed, kind, NOBODY, changed);
         }
     }
 

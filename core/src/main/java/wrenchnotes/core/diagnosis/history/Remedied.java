@@ -62,16 +62,17 @@ public record Remedied(Remedy remedy, int times, int failed, int cameBack, Level
     public static Map<FaultName, List<Remedied>> of(ClosedBook book, Names names, long model, Set<FaultName> faults) {
         Map<FaultName, Tally> tallies = new HashMap<>();
         faults.forEach(fault -> tallies.put(fault, new Tally()));
+        Afterwards afterwards = new Afterwards(book, List.of());
         Map<Integer, Optional<Tally>> byNumber = new HashMap<>();
         for (int job = 0; job < book.size(); job++) {
             for (int at = book.firstFound(job); at < book.endOfFound(job); at++) {
                 Optional<Tally> tally = byNumber.computeIfAbsent(
-                        book.fault(at),
+                        book.found().fault(at),
                         id -> Optional.ofNullable(tallies.get(names.faults().get((long) id))));
-                if (tally.isPresent() && book.kind(at).fault()) {
-                    boolean back = !book.failed(at) && book.cameBack(job, at, Map.of());
+                if (tally.isPresent() && book.found().kind(at).fault()) {
+                    boolean back = !book.found().failed(at) && afterwards.cameBack(job, at);
                     boolean sameModel =
-                            names.revisions().get((long) book.foundOn(at)).model() == model;
+                            names.revisions().get((long) book.found().on(at)).model() == model;
                     count(tally.get().ofAll, book, at, back);
                     if (sameModel) {
                         count(tally.get().ofModel, book, at, back);
@@ -85,9 +86,9 @@ public record Remedied(Remedy remedy, int times, int failed, int cameBack, Level
     }
 
     private static void count(Map<Remedy, Counts> counts, ClosedBook book, int at, boolean back) {
-        Counts one = counts.computeIfAbsent(book.remedy(at), remedy -> new Counts());
+        Counts one = counts.computeIfAbsent(book.found().remedy(at), remedy -> new Counts());
         one.times++;
-        one.failed += book.failed(at) ? 1 : 0;
+        one.failed += book.found().failed(at) ? 1 : 0;
         one.cameBack += back ? 1 : 0;
     }
 }

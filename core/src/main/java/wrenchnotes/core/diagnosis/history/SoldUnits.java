@@ -1,8 +1,10 @@
 package wrenchnotes.core.diagnosis.history;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** What units fetched, in the order in which it was said. */
@@ -14,9 +16,17 @@ final class SoldUnits {
     private static final int LOOKED_AT = 4_000;
 
     private final List<SoldUnit> sales = new ArrayList<>();
+    /** By job: when it was first said. */
+    private final Map<Long, Long> at = new HashMap<>();
 
     void add(SoldUnit sale) {
         sales.add(sale);
+        at.putIfAbsent(sale.job(), sale.at());
+    }
+
+    /** When the unit of a job was sold; {@link Afterwards#NEVER} if it was not. */
+    long at(long job) {
+        return at.getOrDefault(job, Afterwards.NEVER);
     }
 
     /** What units like one fetched: the latest of its kind, each unit's last, the latest first. */

@@ -22,6 +22,16 @@ final class UnitsInside {
         seen.addAll(inside);
     }
 
+    /** The revisions of what was seen in a job's unit. */
+    int[] of(int job) {
+        int end = job + 1 < first.size() ? first.get(job + 1) : revision.size();
+        int[] of = new int[end - first.get(job)];
+        for (int at = 0; at < of.length; at++) {
+            of[at] = revision.get(first.get(job) + at);
+        }
+        return of;
+    }
+
     /** Of a job, which of its faults are of which sub-assembly: of those whose component that model has too. */
     Map<Where, Set<FaultName>> faults(int job, Set<FaultName> faults, Names names) {
         int end = job + 1 < first.size() ? first.get(job + 1) : revision.size();

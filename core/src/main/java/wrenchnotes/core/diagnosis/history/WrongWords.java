@@ -23,8 +23,8 @@ public final class WrongWords {
         WrongWords words = new WrongWords();
         for (int job = 0; job < book.size(); job++) {
             for (int at = book.firstFound(job); at < book.endOfFound(job); at++) {
-                FaultName fault = names.faults().get((long) book.fault(at));
-                if (book.kind(at).fault()) {
+                FaultName fault = names.faults().get((long) book.found().fault(at));
+                if (book.found().kind(at).fault()) {
                     words.all.merge(fault.wrong(), 1, Integer::sum);
                     words.byLike
                             .computeIfAbsent(like(fault.component()), word -> new HashMap<>())

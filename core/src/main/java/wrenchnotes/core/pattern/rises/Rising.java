@@ -161,6 +161,22 @@ public record Rising(List<RisingVerdict> rows) {
         return new Tested(Optional.of(z), NormalDistribution.of(0, 1).survivalProbability(z), Method.TREND);
     }
 
+    /**
+     * Whether each of some shares is larger than the one beside it, by Fisher's exact test, over all of them at once.
+     *
+     * @param ones each a count and of how many
+     * @param others as many
+     * @return of each, the least error rate at which it is called larger
+     */
+    public static double[] moreOften(List<int[]> ones, List<int[]> others) {
+        return together(IntStream.range(0, ones.size())
+                .mapToDouble(at -> upperTail(new int[][] {
+                    {ones.get(at)[0], ones.get(at)[1] - ones.get(at)[0]},
+                    {others.get(at)[0], others.get(at)[1] - others.get(at)[0]}
+                }))
+                .toArray());
+    }
+
     /** The step-up of Benjamini & Hochberg: for each the least rate at which it is among those that are called. */
     static double[] together(double[] p) {
         List<Integer> order = IntStream.range(0, p.length)

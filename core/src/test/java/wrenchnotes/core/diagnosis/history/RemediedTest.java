@@ -40,6 +40,7 @@ class RemediedTest {
                 unit,
                 revision,
                 Ownership.CUSTOMER,
+                ClosedJob.NOBODY,
                 days,
                 days,
                 Optional.of(Outcome.FIXED),

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalLong;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import wrenchnotes.core.checkin.Ownership;
@@ -43,6 +42,7 @@ class WhatTeachesTest {
                     n,
                     1,
                     Ownership.CUSTOMER,
+                    ClosedJob.NOBODY,
                     n,
                     n + 1,
                     Optional.of(Outcome.FIXED),
@@ -68,18 +68,13 @@ class WhatTeachesTest {
 
     /** Measured: capacitors changed on principle stood at 0.52 for the next unit's symptom, a plug that we forgot at 0.47. */
     @Test
-    void onlyFaultsTeachAndCountAsFailures() {
+    void onlyFaultsTeach() {
         for (FindingKind kind : List.of(FindingKind.UPKEEP, FindingKind.OURS, FindingKind.SEEN)) {
             ClosedBook book = book(30, List.of(7L), found(1, FindingKind.FAULT), found(2, kind));
             Rates rates = learned(book);
             assertThat(rates.shows().get("skips").get(CAPACITORS)).isLessThan(0.05);
             assertThat(rates.shows().get("skips").get(LASER)).isGreaterThan(0.9);
             assertThat(rates.byWords().get(CAPACITORS.words()).rate()).isLessThan(0.01);
-            assertThat(FindingCounts.of(book, 0, OptionalLong.empty(), List.of())
-                            .keySet())
-                    .as("they are counted, apart")
-                    .extracting(FindingSort::kind)
-                    .containsExactlyInAnyOrder(FindingKind.FAULT, kind);
         }
     }
 
@@ -127,6 +122,7 @@ class WhatTeachesTest {
                     n,
                     1,
                     Ownership.CUSTOMER,
+                    ClosedJob.NOBODY,
                     n,
                     n + 1,
                     Optional.of(Outcome.FIXED),
@@ -171,6 +167,7 @@ class WhatTeachesTest {
                 unit,
                 1,
                 Ownership.RESALE,
+                ClosedJob.NOBODY,
                 id * 10L,
                 id * 10L + 5,
                 Optional.of(outcome),

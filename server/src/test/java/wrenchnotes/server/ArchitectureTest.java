@@ -149,6 +149,7 @@ class ArchitectureTest {
             Map.entry("money", "diagnosis pattern"),
             Map.entry("outcome", "bench check"),
             Map.entry("pattern", ""),
+            Map.entry("recurring", "checkin diagnosis outcome pattern"),
             Map.entry("schedule", "check job outcome"),
             Map.entry("shop", "check"),
             Map.entry("team", ""),

@@ -25,7 +25,7 @@ class DemoShopTest {
     @Test
     void theDemoShopIsWholeAndItsBooksBalance() {
         JdbcClient jdbc = SHOP.bean(JdbcClient.class);
-        assertThat(count(jdbc, "job")).isEqualTo(260);
+        assertThat(count(jdbc, "job")).isEqualTo(285);
         assertThat(count(jdbc, "job WHERE ownership = 'RESALE'")).isBetween(60L, 110L);
         assertThat(count(jdbc, "job WHERE handed_over_at IS NULL")).isEqualTo(18);
         assertThat(count(jdbc, "outcome_entry WHERE outcome = 'KEPT_FOR_PARTS'"))
@@ -123,7 +123,7 @@ class DemoShopTest {
                 .filter(node -> node.get("remedy").asString().equals(remedy))
                 .findFirst()
                 .orElseThrow();
-        return one.get("comebacks").asDouble() / one.get("count").asDouble();
+        return one.get("cameBack").asDouble() / one.get("done").asDouble();
     }
 
     private static long count(JdbcClient jdbc, String from) {

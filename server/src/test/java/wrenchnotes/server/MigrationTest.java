@@ -201,7 +201,8 @@ class MigrationTest {
                         1635617408,
                         924750041,
                         1433180997,
-                        1529862022);
+                        1529862022,
+                        -1844877716);
         CRC32 ninth = new CRC32();
         for (String script : List.of("V9-tables.sql", "V9-indexes.sql")) {
             ninth.update(Files.readAllBytes(Path.of("src/main/resources/db/rebuild/" + script)));

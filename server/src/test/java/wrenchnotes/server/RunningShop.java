@@ -93,6 +93,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         data = folder;
         options.add("--server.port=0");
         options.add("--springdoc.api-docs.path=/live-openapi");
+        options.add("--springdoc.default-flat-param-object=true");
         options.add("--springdoc.default-produces-media-type=application/json");
         options.add("--wrenchnotes.data=" + data);
         options.add("--wrenchnotes.passwords.strength=4");

@@ -41,6 +41,10 @@ final class DemoFaults {
         }
     }
 
+    /** What comes up in the last quarter. */
+    static final Fault DRY_BEARING =
+            rising("FD-3", "ribbed lid", "fan bearing", "dry", "squeals", 9, replaced("fan 40 mm"));
+
     static final List<Fault> ALL = List.of(
             fault("Q2", "A", "hinge ribbon", "cracked", "keys dead", 4, replaced("hinge ribbon")),
             fault("Q2", "A", "supply plug", "loose", "restarts when moved", 6, done(Remedy.RESEATED, 0.12)),
@@ -132,7 +136,7 @@ final class DemoFaults {
             fault("FD-3", "flat lid", "door latch", "broken", "door does not open", 2, done(Remedy.IMPROVISED, 0.2)),
             fault("FD-3", "ribbed lid", "heads", "dirty", "does not read", 6, done(Remedy.CLEANED, 0.1)),
             fault("FD-3", "ribbed lid", "rail grease", "like glue", "grinds", 4, done(Remedy.LUBRICATED, 0.05)),
-            rising("FD-3", "ribbed lid", "fan bearing", "dry", "squeals", 9, replaced("fan 40 mm")),
+            DRY_BEARING,
             fault("FD-3", "ribbed lid", "door latch", "broken", "door does not open", 3, done(Remedy.IMPROVISED, 0.2)));
 
     private static Fault fault(

@@ -41,11 +41,22 @@ class DemoOrders {
         this.jobs = jobs;
     }
 
-    void play(Instant now, SignedIn lead, Map<String, Long> parts, AtomicLong moments) {
+    record Suppliers(long belts, long electric) {}
+
+    /** Before the first of them went in: belts that cost half, and do not last. */
+    Suppliers begin(Instant now, SignedIn lead, Map<String, Long> parts, AtomicLong moments) {
         Dealings dealings = new Dealings(now, lead, parts, moments);
         long belts = dealings.supplier(
                 "Ringholm belts and tyres", "orders@ringholm.example", "SQ-114", "http://127.0.0.1:9482");
         long electric = dealings.supplier("Ostervik components", "desk@ostervik.example", "40217", "folder:stand-in");
+        dealings.came(electric, DemoTrouble.CHEAP_BELT, 10, DemoTrouble.BELTS_CAME + 7, 7);
+        return new Suppliers(belts, electric);
+    }
+
+    void play(Suppliers suppliers, Instant now, SignedIn lead, Map<String, Long> parts, AtomicLong moments) {
+        Dealings dealings = new Dealings(now, lead, parts, moments);
+        long belts = suppliers.belts();
+        long electric = suppliers.electric();
         List<String> rubber = List.of(
                 "belt 36 × 1.2 square",
                 "belt 42 × 1.2 square",

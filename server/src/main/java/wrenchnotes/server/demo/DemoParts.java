@@ -16,6 +16,7 @@ final class DemoParts {
             new Part("1", "belt 82 × 1.2 square", "inner circumference 82 mm, square 1.2 mm", 150, 7),
             new Part("1", "belt 32 × 0.8 square", "inner circumference 32 mm, square 0.8 mm", 120, 6),
             new Part("2", "belt 95 × 3 flat", "inner circumference 95 mm, flat 3 × 0.5 mm", 210, 11),
+            new Part("2", DemoTrouble.CHEAP_BELT, "inner circumference 95 mm, flat 3 × 0.5 mm", 95, 0),
             new Part("2", "belt 62 × 3 flat", "inner circumference 62 mm, flat 3 × 0.5 mm", 190, 10),
             new Part("3", "idler tyre 12 mm", "outside 12 mm, bore 8 mm", 260, 11),
             new Part("4", "grease, light, sachet", "synthetic, for plastic gears and rails", 45, 240),

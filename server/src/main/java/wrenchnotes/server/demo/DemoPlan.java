@@ -10,7 +10,7 @@ import wrenchnotes.core.checkin.Ownership;
 /** Which unit comes in when, with what, and how it ends. Drawn once from a fixed seed; the dates hang on today. */
 final class DemoPlan {
 
-    static final int JOBS = 260;
+    private static final int DRAWN = 260;
     private static final int DAYS = 545;
     private static final long SEED = 20_26;
 
@@ -85,14 +85,15 @@ final class DemoPlan {
     static List<Visit> visits() {
         DemoPlan plan = new DemoPlan();
         int number = 0;
-        while (plan.visits.size() < JOBS - TODAY.size()) {
+        while (plan.visits.size() < DRAWN - TODAY.size()) {
             plan.unitWithItsVisits(number++);
         }
-        List<Visit> past = new ArrayList<>(plan.visits.subList(0, JOBS - TODAY.size()));
+        List<Visit> past = new ArrayList<>(plan.visits.subList(0, DRAWN - TODAY.size()));
         for (int n = 0; n < TODAY.size(); n++) {
             double daysAgo = 19.0 * (TODAY.size() - n) / TODAY.size();
             past.add(plan.visit(plan.unit(number++, daysAgo), daysAgo, TODAY.get(n)));
         }
+        past.addAll(DemoTrouble.visits(number));
         past.sort(Comparator.comparingDouble(Visit::daysAgo).reversed());
         return past;
     }

@@ -102,9 +102,10 @@ public class DemoShop implements SmartInitializingSingleton {
                     drawers.add(ines, part.drawer(), part.name(), part.what(), part.eachMinor(), part.count())
                             .id());
         }
+        DemoOrders.Suppliers suppliers = orders.begin(now, lead, parts, moments);
         replay.play(now, staff, revisions, parts, moments);
         donors.putAway(now, lead, parts, moments);
-        orders.play(now, lead, parts, moments);
+        orders.play(suppliers, now, lead, parts, moments);
         SignedIn wren = staff.get("wren");
         By yesterday =
                 new By(wren.id(), wren.name(), new Moment(moments.incrementAndGet(), now.minus(Duration.ofHours(21))));

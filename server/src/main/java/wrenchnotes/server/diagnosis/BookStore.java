@@ -57,7 +57,7 @@ public class BookStore {
             """;
 
     private static final String JOBS = """
-            SELECT id, unit_id, revision_id, ownership, checked_in_at, handed_over_at, bench_millis, untested
+            SELECT id, unit_id, revision_id, ownership, checked_in_at, handed_over_at, bench_millis, untested, owner_id
             FROM job
             WHERE handed_over_moment > :after
             ORDER BY handed_over_moment, id
@@ -96,9 +96,11 @@ public class BookStore {
     private static final String CLOSED_SINCE = "job_id IN (SELECT id FROM job WHERE handed_over_moment > :after)";
 
     private final JdbcClient jdbc;
+    private final WhosePartsStore whoseParts;
 
-    BookStore(JdbcClient jdbc) {
+    BookStore(JdbcClient jdbc, WhosePartsStore whoseParts) {
         this.jdbc = jdbc;
+        this.whoseParts = whoseParts;
     }
 
     State state() {
@@ -114,6 +116,7 @@ public class BookStore {
     /** Jobs closed after a moment, in the order in which they were closed. Columns go by number: there are half a million rows. */
     void closedAfter(long moment, Consumer<ClosedJob> told) {
         Map<Long, List<ClosedJob.FoundFault>> found = new HashMap<>();
+        Map<Long, Long> whose = whoseParts.of(moment);
         Map<Long, Long> parts = new HashMap<>();
         of(PARTS, moment).query(row -> {
             parts.put(row.getLong(1), row.getLong(2));
@@ -132,6 +135,7 @@ public class BookStore {
                             Remedy.valueOf(row.getString(5)),
                             row.getBoolean(6),
                             FindingKind.valueOf(row.getString(7)),
+                            whose.getOrDefault(row.getLong(8), ClosedJob.NOBODY),
                             changed.getOrDefault(row.getLong(8), List.of())));
         });
         Map<Long, List<ClosedJob.SaidWord>> said = new HashMap<>();
@@ -154,6 +158,7 @@ public class BookStore {
                     row.getLong(2),
                     row.getLong(3),
                     Ownership.valueOf(row.getString(4)),
+                    row.getLong(9),
                     row.getLong(5),
                     row.getLong(6),
                     Optional.ofNullable(outcomes.get(id)),
@@ -193,6 +198,7 @@ public class BookStore {
                     ClosedJob.NO_UNIT,
                     row.getLong(2),
                     Ownership.CUSTOMER,
+                    ClosedJob.NOBODY,
                     row.getLong(3),
                     row.getLong(3),
                     Optional.ofNullable(row.getString(5)).map(Outcome::valueOf),
@@ -215,17 +221,14 @@ public class BookStore {
     /** What was said after a word on a sale, in the order in which it was said. */
     List<SoldUnit> soldAfter(long sale) {
         return jdbc.sql("""
-                        SELECT job_id, revision_id, worked, minor
+                        SELECT job_id, revision_id, worked, minor, sale.at
                         FROM sale JOIN job ON job.id = job_id
                         WHERE sale.id > :after
                         ORDER BY sale.id
                         """)
                 .param("after", sale)
-                .query((row, n) -> new SoldUnit(
-                        row.getLong("job_id"),
-                        row.getLong("revision_id"),
-                        row.getBoolean("worked"),
-                        row.getLong("minor")))
+                .query((row, n) ->
+                        new SoldUnit(row.getLong(1), row.getLong(2), row.getBoolean(3), row.getLong(4), row.getLong(5)))
                 .list();
     }
 

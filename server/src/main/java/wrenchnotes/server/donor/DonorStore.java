@@ -103,7 +103,7 @@ class DonorStore {
                         WHERE finding.unit_id IN (:units) AND struck_at IS NULL
                         UNION ALL
                         SELECT job.unit_id, component_id, at, NULL, NULL, 0, good, means
-                        FROM component_look JOIN job ON job.id = job_id
+                        FROM job CROSS JOIN component_look ON component_look.job_id = job.id
                         WHERE job.unit_id IN (:units) AND struck_at IS NULL
                         """)
                 .param("units", units)

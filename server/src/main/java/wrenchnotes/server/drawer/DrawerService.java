@@ -49,7 +49,13 @@ public class DrawerService {
         mustBeKept(said.care());
         long id = drawers.add(said);
         if (count > 0) {
-            bought(by, drawers.part(id), count, Math.multiplyExact(said.eachMinor(), count), "first count");
+            bought(
+                    by,
+                    drawers.part(id),
+                    count,
+                    Math.multiplyExact(said.eachMinor(), count),
+                    Optional.empty(),
+                    "first count");
         }
         DrawerStore.Part part = drawers.part(id);
         journal.write(
@@ -120,13 +126,13 @@ public class DrawerService {
     public record InItsDrawer(By by, long part) {}
 
     public DrawerStore.Part bookIn(By by, long id, int count, String why) {
-        return bookIn(by, id, count, Math.multiplyExact(drawers.part(id).eachMinor(), count), why);
+        return bookIn(by, id, count, Math.multiplyExact(drawers.part(id).eachMinor(), count), Optional.empty(), why);
     }
 
-    /** @param costMinor what they cost together, carriage and all */
-    public DrawerStore.Part bookIn(By by, long id, int count, long costMinor, String why) {
+    /** @param costMinor what they cost together, carriage and all @param supplier whose they are, if that is known */
+    public DrawerStore.Part bookIn(By by, long id, int count, long costMinor, Optional<Long> supplier, String why) {
         DrawerStore.Part before = drawers.part(id);
-        bought(by, before, count, costMinor, why);
+        bought(by, before, count, costMinor, supplier, why);
         events.publishEvent(new InItsDrawer(by, id));
         DrawerStore.Part part = drawers.part(id);
         journal.write(by, Journal.Entry.ofShop("part", id, count + " × " + part.name() + " booked in", before, part));
@@ -160,12 +166,18 @@ public class DrawerService {
         return part;
     }
 
-    private void bought(By by, DrawerStore.Part part, int count, long cost, String why) {
+    private void bought(By by, DrawerStore.Part part, int count, long cost, Optional<Long> supplier, String why) {
         part.stock().bookIn(count, cost);
         moves.move(
                 by,
                 new MoveStore.Movement(
-                        MoveStore.What.of(part.id()), count, PartAccount.SUPPLIER, PartAccount.DRAWER, cost),
+                        MoveStore.What.of(part.id()),
+                        count,
+                        PartAccount.SUPPLIER,
+                        PartAccount.DRAWER,
+                        cost,
+                        Optional.empty(),
+                        supplier),
                 MoveStore.For.shop(why));
     }
 

@@ -41,17 +41,28 @@ public class MoveStore {
         }
     }
 
-    /** From one account to another. @param donor the unit that it came out of, or went back into */
+    /** From one account to another. @param donor the unit that it came out of, or went back into @param supplier whose it is, if it came with an order */
     record Movement(
             What what,
             int count,
             PartAccount from,
             PartAccount to,
             long valueMinor,
-            Optional<DonorParts.FromDonor> donor) {
+            Optional<DonorParts.FromDonor> donor,
+            Optional<Long> supplier) {
 
         Movement(What what, int count, PartAccount from, PartAccount to, long valueMinor) {
             this(what, count, from, to, valueMinor, Optional.empty());
+        }
+
+        Movement(
+                What what,
+                int count,
+                PartAccount from,
+                PartAccount to,
+                long valueMinor,
+                Optional<DonorParts.FromDonor> donor) {
+            this(what, count, from, to, valueMinor, donor, Optional.empty());
         }
     }
 
@@ -90,9 +101,10 @@ public class MoveStore {
     void move(By by, Movement movement, For what) {
         jdbc.sql("""
                         INSERT INTO part_movement (part_id, words, count, from_account, to_account, value_minor, job_id,
-                                                   finding_id, thing, donor_unit_id, donor_component_id, why, at, by)
+                                                   finding_id, thing, donor_unit_id, donor_component_id,
+                                                   supplier_id, why, at, by)
                         VALUES (:part, :words, :count, :from, :to, :value, :job,
-                                :finding, :thing, :donor, :component, :why, :at, :by)
+                                :finding, :thing, :donor, :component, :supplier, :why, :at, :by)
                         """)
                 .param("part", movement.what().part().orElse(null))
                 .param("words", movement.what().words())
@@ -107,6 +119,7 @@ public class MoveStore {
                 .param(
                         "component",
                         movement.donor().map(DonorParts.FromDonor::component).orElse(null))
+                .param("supplier", movement.supplier().orElse(null))
                 .param("why", what.why())
                 .param("at", by.at().toEpochMilli())
                 .param("by", by.person())

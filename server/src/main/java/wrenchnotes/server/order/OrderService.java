@@ -202,7 +202,8 @@ public class OrderService {
             OrderStore.LineRow row = rows.get(at);
             int count = lines.get(at).count();
             happen(by, row, new OrderEvent(OrderHappening.CAME, count, Optional.empty(), by.at()), "");
-            bookings.bookIn(by, row.part(), count, values.get(at) + shares.get(at), "from " + from);
+            bookings.bookIn(
+                    by, row.part(), count, values.get(at) + shares.get(at), Optional.of(of.supplier()), "from " + from);
         }
         if (freightMinor > 0) {
             orders.freight(order, of.freightMinor() + freightMinor);

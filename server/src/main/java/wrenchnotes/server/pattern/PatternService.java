@@ -1,53 +1,56 @@
 package wrenchnotes.server.pattern;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalLong;
-import java.util.TreeMap;
-import java.util.function.Function;
-import java.util.function.ToIntFunction;
-import java.util.stream.Collectors;
+import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.checkin.Ownership;
-import wrenchnotes.core.diagnosis.FindingKind;
-import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.Comeback;
-import wrenchnotes.core.diagnosis.history.FaultMonths;
-import wrenchnotes.core.diagnosis.history.FaultStays;
-import wrenchnotes.core.diagnosis.history.FindingCount;
-import wrenchnotes.core.diagnosis.history.FindingCounts;
-import wrenchnotes.core.diagnosis.history.FindingSort;
 import wrenchnotes.core.pattern.Share;
-import wrenchnotes.core.pattern.rises.Rising;
+import wrenchnotes.core.recurring.BadBatch;
+import wrenchnotes.core.recurring.Compared;
+import wrenchnotes.core.recurring.FaultCount;
+import wrenchnotes.core.recurring.FaultCount.RemedyCount;
+import wrenchnotes.core.recurring.FaultOn;
+import wrenchnotes.core.recurring.FaultStays;
+import wrenchnotes.core.recurring.Narrowed;
+import wrenchnotes.core.recurring.OpenedJobs;
+import wrenchnotes.core.recurring.Recurring;
 import wrenchnotes.server.diagnosis.Book;
+import wrenchnotes.server.pattern.PatternAsked.Span;
+import wrenchnotes.server.shop.TheShop;
 
-/** Puts the counts together into recurring failures, most frequent first. */
+/** Names what was counted in the closed book. Runs in the caller's transaction. */
 @Component
 public class PatternService {
 
+    /** Nobody reads more lines; the table that leaves the shop has all. */
+    private static final int MOST_LINES = 200;
+
+    private static final int MOST_UPKEEP = 40;
+
     private final PatternStore store;
     private final Book book;
+    private final TheShop shop;
 
-    PatternService(PatternStore store, Book book) {
+    PatternService(PatternStore store, Book book, TheShop shop) {
         this.store = store;
         this.book = book;
+        this.shop = shop;
     }
 
-    /** @param comebacks of these, how many units came back for the same component */
-    public record RemedyCount(Remedy remedy, int count, int comebacks) {}
-
     /**
-     * @param share of the revision's jobs, how many had it
+     * @param share of the jobs that had such a unit open, how many had it
      * @param customer how many of those were customer units
      * @param resale how many were resale units
+     * @param cameBack after how many of those the unit was back for the same component
      * @param byMonth in how many jobs of each month, the earliest first
      * @param rising whether it is called rising, among all faults at once
      * @param q the least error rate at which it would be
+     * @param few so few jobs that it is not ranked
      */
     public record FaultPattern(
             long faultId,
@@ -60,183 +63,205 @@ public class PatternService {
             Share share,
             int customer,
             int resale,
+            int cameBack,
             List<RemedyCount> remedies,
-            int comebacks,
             List<Integer> byMonth,
             boolean rising,
-            double q) {}
+            double q,
+            boolean few) {}
 
     /** What was done on principle: no failure of anything. @param words "pickup lens, cleaned" */
     public record UpkeepDone(String words, int jobs) {}
 
-    /** @param jobs handed over in the time looked at */
-    public record Patterns(Instant from, int jobs, List<FaultPattern> faults, List<UpkeepDone> upkeep) {}
+    /** Whose parts keep coming back. @param said in one sentence */
+    public record BatchTold(
+            long faultId, long revisionId, String component, String wrong, String on, long supplier, String said) {}
 
-    /** What was counted. */
-    record Tally(Map<Long, Integer> jobs, Map<FindingSort, FindingCount> faults) {}
-
-    Tally tally(Instant from, OptionalLong revision) {
-        List<Comeback.AtFault> open = store.openFaults();
-        long millis = from.toEpochMilli();
-        return book.read((closed, names) -> new Tally(
-                FindingCounts.jobs(closed, millis, revision), FindingCounts.of(closed, millis, revision, open)));
-    }
-
-    /** Rising, or not, of each fault, and its months. */
-    private record Course(List<Integer> byMonth, boolean rising, double q) {}
-
-    private Map<FaultMonths.FaultOn, Course> courses(List<Instant> months, Instant end, OptionalLong revision) {
-        long[] starts = months.stream().mapToLong(Instant::toEpochMilli).toArray();
-        FaultMonths counted =
-                book.read((closed, names) -> FaultMonths.of(closed, starts, end.toEpochMilli(), revision));
-        List<FaultMonths.FaultOn> faults = counted.faults().keySet().stream()
-                .sorted(Comparator.comparingLong(FaultMonths.FaultOn::revision)
-                        .thenComparingLong(FaultMonths.FaultOn::fault))
-                .toList();
-        if (faults.isEmpty()) {
-            return Map.of();
-        }
-        List<Rising.RisingRow> rows = faults.stream()
-                .map(one -> row(one, counted.jobs().getOrDefault(one.revision(), new int[starts.length]), counted))
-                .toList();
-        List<Rising.RisingVerdict> verdicts = Rising.of(rows).rows();
-        Map<FaultMonths.FaultOn, Course> courses = new HashMap<>();
-        for (int at = 0; at < faults.size(); at++) {
-            courses.put(
-                    faults.get(at),
-                    new Course(
-                            rows.get(at).faults(),
-                            verdicts.get(at).rising(),
-                            verdicts.get(at).q()));
-        }
-        return courses;
-    }
-
-    /** What lies in a unit that is of another model may be found more often than its own jobs are counted: it is in one job each. */
-    private static Rising.RisingRow row(FaultMonths.FaultOn one, int[] jobs, FaultMonths counted) {
-        int[] faults = counted.faults().get(one);
-        List<Integer> all = new ArrayList<>();
-        List<Integer> had = new ArrayList<>();
-        for (int month = 0; month < faults.length; month++) {
-            all.add(Math.max(jobs[month], faults[month]));
-            had.add(faults[month]);
-        }
-        return new Rising.RisingRow(one.revision() + " " + one.fault(), all, had);
-    }
-
-    /** How long the remedies of one fault last. @param now until when units are followed that did not come back */
-    PickedFault picked(long revision, long fault, Instant now) {
-        List<Comeback.AtFault> open = store.openFaults();
-        return PickedFault.of(
-                book.read((closed, names) -> FaultStays.of(closed, revision, fault, open, now.toEpochMilli())));
-    }
-
-    /** @param months when each begins that is looked at, the earliest first @param revision empty for all */
-    Patterns patterns(List<Instant> months, Instant now, OptionalLong revision) {
-        Instant from = months.get(0);
-        Map<FaultMonths.FaultOn, Course> courses = courses(months, now, revision);
-        Tally counted = tally(from, revision);
-        Map<Long, PatternStore.FaultName> names = store.faultNames().stream()
-                .collect(Collectors.toMap(PatternStore.FaultName::fault, Function.identity()));
-        Map<Long, String> revisions = store.revisionNames().stream()
-                .collect(Collectors.toMap(PatternStore.RevisionName::revision, PatternStore.RevisionName::name));
-        record Key(long revision, long fault) {}
-        Map<Key, List<Counted>> counts = counted.faults().entrySet().stream()
-                .filter(entry -> entry.getKey().kind().fault())
-                .map(entry -> new Counted(entry.getKey(), entry.getValue()))
-                .sorted(Comparator.comparingLong((Counted one) -> one.sort().revision())
-                        .thenComparingLong(one -> one.sort().fault()))
-                .collect(Collectors.groupingBy(
-                        one -> new Key(one.sort().revision(), one.sort().fault()),
-                        LinkedHashMap::new,
-                        Collectors.toList()));
-        List<FaultPattern> faults = counts.entrySet().stream()
-                .map(entry -> pattern(
-                        names.get(entry.getKey().fault()),
-                        entry.getKey().revision(),
-                        revisions.get(entry.getKey().revision()),
-                        counted.jobs().getOrDefault(entry.getKey().revision(), 0),
-                        courses.getOrDefault(
-                                new FaultMonths.FaultOn(
-                                        entry.getKey().revision(),
-                                        entry.getKey().fault()),
-                                new Course(List.of(), false, 1)),
-                        entry.getValue()))
-                // What rises first; then by what is sure rather than by what is seen: three of three is less than
-                // thirty of forty.
-                .sorted(Comparator.comparing((FaultPattern fault) -> !fault.rising())
-                        .thenComparing(fault -> -fault.share().low()))
-                .toList();
-        return new Patterns(
-                from,
-                counted.jobs().values().stream().mapToInt(Integer::intValue).sum(),
-                faults,
-                upkeep(counted, names));
-    }
-
-    private static List<UpkeepDone> upkeep(Tally counted, Map<Long, PatternStore.FaultName> names) {
-        Map<String, Integer> jobs = new TreeMap<>();
-        counted.faults().forEach((sort, count) -> {
-            if (sort.kind() == FindingKind.UPKEEP) {
-                PatternStore.FaultName name = names.get(sort.fault());
-                String words = name.component() + ", " + sort.remedy().words();
-                jobs.merge(words, count.jobs(), Integer::sum);
-            }
-        });
-        return jobs.entrySet().stream()
-                .map(entry -> new UpkeepDone(entry.getKey(), entry.getValue()))
-                .sorted(Comparator.comparingInt(UpkeepDone::jobs).reversed())
-                .toList();
-    }
-
-    private record Counted(FindingSort sort, FindingCount count) {}
-
-    private static FaultPattern pattern(
-            PatternStore.FaultName name,
-            long revision,
-            String revisionName,
+    /**
+     * @param jobs handed over in the time looked at
+     * @param all how many faults there are; as many as can be read are in the list
+     * @param owner whose jobs are looked at, by name; empty for all
+     */
+    public record Patterns(
+            Instant from,
             int jobs,
-            Course course,
-            List<Counted> counts) {
-        List<RemedyCount> remedies =
-                counts.stream().collect(Collectors.groupingBy(one -> one.sort().remedy())).entrySet().stream()
-                        .map(entry -> new RemedyCount(
-                                entry.getKey(),
-                                sum(entry.getValue(), FindingCount::findings),
-                                sum(entry.getValue(), FindingCount::comebacks)))
-                        .sorted(Comparator.comparingInt(RemedyCount::count)
-                                .reversed()
-                                .thenComparing(RemedyCount::remedy))
-                        .toList();
-        int customer = jobs(counts, Ownership.CUSTOMER);
-        int resale = jobs(counts, Ownership.RESALE);
+            List<FaultPattern> faults,
+            int all,
+            List<UpkeepDone> upkeep,
+            List<BatchTold> batches,
+            Optional<String> owner) {}
+
+    Recurring counted(Narrowed narrowed, Span span) {
+        List<Comeback.AtFault> here = store.openFaults();
+        return book.read((closed, names) ->
+                Recurring.of(closed, names, narrowed, span.starts(), span.now().toEpochMilli(), here));
+    }
+
+    Patterns patterns(PatternAsked asked, Span span) {
+        return patterns(asked, span, MOST_LINES);
+    }
+
+    /** @param lines how many faults at most */
+    Patterns patterns(PatternAsked asked, Span span, int lines) {
+        Recurring counted = counted(asked.narrowed(), span);
+        List<BadBatch> bad = bad(span);
+        List<FaultCount> faults = counted.faults().stream().limit(lines).toList();
+        Set<Long> named = new HashSet<>();
+        faults.forEach(one -> named.add(one.on().fault()));
+        counted.upkeep().forEach(one -> named.add(one.fault()));
+        bad.forEach(one -> named.add(one.on().fault()));
+        Map<Long, PatternStore.FaultName> names = store.faultNames(named);
+        Map<Long, String> revisions = store.revisionNames();
+        return new Patterns(
+                span.from(),
+                counted.jobs(),
+                faults.stream()
+                        .map(one -> pattern(
+                                one,
+                                names.get(one.on().fault()),
+                                revisions.get(one.on().revision())))
+                        .toList(),
+                counted.faults().size(),
+                counted.upkeep().stream()
+                        .limit(MOST_UPKEEP)
+                        .map(one -> new UpkeepDone(
+                                names.get(one.fault()).component() + ", "
+                                        + one.remedy().words(),
+                                one.jobs()))
+                        .toList(),
+                bad.stream()
+                        .map(one -> told(
+                                one,
+                                names.get(one.on().fault()),
+                                revisions.get(one.on().revision())))
+                        .toList(),
+                asked.narrowed().owner().isEmpty()
+                        ? Optional.empty()
+                        : store.owner(asked.narrowed().owner().getAsLong()).stream()
+                                .findFirst());
+    }
+
+    /** Over all that the shop knows, however closely one looks. */
+    private List<BadBatch> bad(Span span) {
+        List<Comeback.AtFault> here = store.openFaults();
+        Map<Long, String> suppliers = store.suppliers();
+        return suppliers.isEmpty()
+                ? List.of()
+                : book.read(
+                        (closed, names) -> BadBatch.of(closed, here, span.now().toEpochMilli(), suppliers::get));
+    }
+
+    private static FaultPattern pattern(FaultCount one, PatternStore.FaultName name, String revision) {
         return new FaultPattern(
-                name.fault(),
+                one.on().fault(),
                 name.component(),
                 name.wrong(),
                 name.modelId(),
                 name.model(),
+                one.on().revision(),
                 revision,
-                revisionName,
-                Share.of(sum(counts, FindingCount::jobs), jobs),
-                customer,
-                resale,
-                remedies,
-                sum(counts, FindingCount::comebacks),
-                course.byMonth(),
-                course.rising(),
-                course.q());
+                one.share(),
+                one.customer(),
+                one.resale(),
+                one.cameBack(),
+                one.remedies(),
+                one.byMonth(),
+                one.rising(),
+                one.q(),
+                one.few());
     }
 
-    private static int jobs(List<Counted> counts, Ownership ownership) {
-        return sum(
-                counts.stream()
-                        .filter(count -> count.sort().ownership() == ownership)
+    private static BatchTold told(BadBatch one, PatternStore.FaultName name, String revision) {
+        return new BatchTold(
+                one.on().fault(),
+                one.on().revision(),
+                name.component(),
+                name.wrong(),
+                (name.model() + " " + revision).strip(),
+                one.supplier(),
+                one.comparison().said());
+    }
+
+    /** One fault of a revision looked at. */
+    PickedFault picked(FaultOn one, PatternAsked asked, Span span) {
+        Narrowed narrowed = asked.narrowed();
+        List<Comeback.AtFault> here = store.openFaults();
+        record Read(FaultStays stays, OpenedJobs opened) {}
+        Read read = book.read((closed, names) -> new Read(
+                FaultStays.of(closed, one::equals, narrowed, here, span.now().toEpochMilli()),
+                OpenedJobs.of(
+                        closed,
+                        names,
+                        one,
+                        narrowed,
+                        span.from().toEpochMilli(),
+                        span.now().toEpochMilli())));
+        Map<Long, String> suppliers = store.suppliers();
+        String revision = store.revisionNames().getOrDefault(one.revision(), "");
+        return PickedFault.of(
+                read.stays(),
+                Compared.found(
+                        read.opened(),
+                        revision.isEmpty() ? "this revision" : revision,
+                        span.since().toEpochMilli(),
+                        span.sinceDay().toString()),
+                Compared.cameBack(read.stays(), suppliers::get),
+                shop.now().hourMinor());
+    }
+
+    /**
+     * A job behind what is said of a fault.
+     *
+     * @param id to open it; empty of one that the shop brought with it
+     * @param month where it stands in {@code byMonth}
+     */
+    public record JobBehind(Optional<Long> id, String tag, Instant handedOver, int month) {}
+
+    /** @param all how many there are; the newest are in the list */
+    public record JobsBehind(List<JobBehind> jobs, int all) {}
+
+    JobsBehind behind(FaultOn one, PatternAsked asked, Span span) {
+        OpenedJobs opened = book.read((closed, names) -> OpenedJobs.of(
+                closed,
+                names,
+                one,
+                asked.narrowed(),
+                span.from().toEpochMilli(),
+                span.now().toEpochMilli()));
+        List<OpenedJobs.OpenedJob> had = opened.jobs().stream()
+                .filter(job -> job.same() && job.had())
+                .sorted(Comparator.comparingLong(OpenedJobs.OpenedJob::handedOver)
+                        .reversed())
+                .toList();
+        List<OpenedJobs.OpenedJob> shown = had.stream().limit(MOST_LINES).toList();
+        Map<Long, PatternStore.JobNamed> named =
+                store.jobs(shown.stream().map(OpenedJobs.OpenedJob::job).toList());
+        return new JobsBehind(
+                shown.stream()
+                        .map(job -> new JobBehind(
+                                Optional.ofNullable(named.get(job.job())).map(PatternStore.JobNamed::id),
+                                Optional.ofNullable(named.get(job.job()))
+                                        .map(PatternStore.JobNamed::tag)
+                                        .orElse("brought in"),
+                                Instant.ofEpochMilli(job.handedOver()),
+                                month(span, job.handedOver())))
                         .toList(),
-                FindingCount::jobs);
+                had.size());
     }
 
-    private static int sum(List<Counted> counts, ToIntFunction<FindingCount> of) {
-        return counts.stream().mapToInt(one -> of.applyAsInt(one.count())).sum();
+    private static int month(Span span, long at) {
+        int month = 0;
+        while (month + 1 < span.starts().size() && span.starts().get(month + 1) <= at) {
+            month++;
+        }
+        return month;
+    }
+
+    /** What one can narrow by. */
+    public record Choices(
+            List<PatternStore.Called> models, List<String> components, List<PatternStore.Called> suppliers) {}
+
+    Choices choices() {
+        return new Choices(store.models(), store.components(), store.suppliersWithParts());
     }
 }

@@ -1,24 +1,43 @@
 package wrenchnotes.server.pattern;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.diagnosis.history.FaultStays;
+import wrenchnotes.core.job.Warranty;
+import wrenchnotes.core.money.WarrantyRisk;
 import wrenchnotes.core.pattern.lasts.LogRank;
+import wrenchnotes.core.pattern.lasts.MeanComebacks;
 import wrenchnotes.core.pattern.lasts.StayLength;
 import wrenchnotes.core.pattern.lasts.Survival;
+import wrenchnotes.core.recurring.Comparison;
+import wrenchnotes.core.recurring.FaultStays;
+import wrenchnotes.core.recurring.FaultStays.Stay;
 
 /**
- * One fault looked at: how long each remedy lasts.
+ * One fault looked at: how long each remedy lasts, and how that compares.
  *
  * @param remedies the most often done first
  * @param longestDays the longest stay of all
  * @param differ whether the remedies last differently as far as anybody can tell, by the log-rank test; empty if that cannot be asked of them
+ * @param often how often a unit has been back on average after half a year and after a year; only what five units at least were followed to
+ * @param warranty what the warranties that run may still cost
+ * @param found how often it is found, compared
+ * @param cameBack how often it came back, compared
  */
-public record PickedFault(List<RemedyLasts> remedies, double longestDays, Optional<Boolean> differ) {
+public record PickedFault(
+        List<RemedyLasts> remedies,
+        double longestDays,
+        Optional<Boolean> differ,
+        List<BackOnAverage> often,
+        WarrantyNow warranty,
+        List<Comparison> found,
+        List<Comparison> cameBack) {
 
     private static final double ERROR_RATE = 0.05;
 
@@ -27,60 +46,130 @@ public record PickedFault(List<RemedyLasts> remedies, double longestDays, Option
 
     private static final int TOO_FEW = 5;
 
+    /** More marks nobody sees apart. */
+    private static final int MOST_MARKS = 200;
+
+    private static final double HOUR = 3_600_000;
+
     /** @param low and high of it, nineteen times in twenty */
     public record CurvePoint(double day, double survival, double low, double high) {}
 
     /** @param atRisk how many have lasted so long @param point of the curve there; empty where fewer than five did */
     public record ReadAt(double day, int atRisk, Optional<CurvePoint> point) {}
 
+    /** Where a curve stands: a unit that came back then, or has lasted so far. @param job that it was mended in */
+    public record StayMark(long job, double day, boolean cameBack) {}
+
+    public record BackOnAverage(double day, int followed, double times) {}
+
+    /**
+     * @param days of the term
+     * @param units whose warranty runs
+     * @param eachMinor what a comeback cost on average, by the shop's own jobs: parts, and work at the shop's price of an hour
+     * @param reserveMinor what is expected in all @param deviationMinor its standard deviation
+     */
+    public record WarrantyNow(int days, int units, long eachMinor, long reserveMinor, long deviationMinor) {}
+
     /**
      * @param done how often it was done and did something
      * @param failed how often it changed nothing
      * @param cameBack how many of those that were done came back for that component
+     * @param minutes at the bench of the jobs that it was done in, in the median; empty if nobody kept the time
+     * @param partsMinor of these jobs, in the median
      * @param points where the curve steps, the earliest first
-     * @param censored days up to which units have lasted that did not come back
+     * @param marks each unit, the newest jobs first; at most 200
      */
     public record RemedyLasts(
             Remedy remedy,
             int done,
             int failed,
             int cameBack,
+            Optional<Integer> minutes,
+            long partsMinor,
             List<CurvePoint> points,
-            List<Double> censored,
+            List<StayMark> marks,
             List<ReadAt> readAt,
             Optional<Double> medianDay) {}
 
-    static PickedFault of(FaultStays stays) {
+    static PickedFault of(FaultStays stays, List<Comparison> found, List<Comparison> cameBack, long hourMinor) {
         List<RemedyLasts> remedies = new ArrayList<>();
         for (Remedy remedy : Remedy.values()) {
-            List<StayLength> its = stays.stays().getOrDefault(remedy, List.of());
+            List<Stay> its = stays.stays().stream()
+                    .filter(stay -> stay.remedy() == remedy)
+                    .toList();
             int failed = stays.failed().getOrDefault(remedy, 0);
             if (!its.isEmpty() || failed > 0) {
                 remedies.add(lasts(remedy, its, failed));
             }
         }
         remedies.sort(Comparator.comparingInt(one -> -one.done()));
-        List<List<StayLength>> groups = stays.stays().entrySet().stream()
-                .sorted(Map.Entry.comparingByKey())
-                .map(Map.Entry::getValue)
-                .toList();
-        double longest = groups.stream()
-                .flatMap(List::stream)
-                .mapToDouble(StayLength::days)
+        Map<Remedy, List<StayLength>> lengths = stays.lengths(Stay::remedy);
+        double longest = stays.stays().stream()
+                .mapToDouble(stay -> stay.length().days())
                 .max()
                 .orElse(0);
-        return new PickedFault(remedies, longest, differ(groups));
+        return new PickedFault(
+                remedies, longest, differ(lengths), often(stays), warranty(stays, lengths, hourMinor), found, cameBack);
     }
 
-    private static Optional<Boolean> differ(List<List<StayLength>> groups) {
-        if (groups.size() < 2) {
+    private static Optional<Boolean> differ(Map<Remedy, List<StayLength>> lengths) {
+        if (lengths.size() < 2) {
             return Optional.empty();
         }
-        LogRank told = LogRank.of(groups);
+        LogRank told = LogRank.of(lengths.entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(Map.Entry::getValue)
+                .toList());
         return told.degrees() == 0 ? Optional.empty() : Optional.of(told.p() < ERROR_RATE);
     }
 
-    private static RemedyLasts lasts(Remedy remedy, List<StayLength> stays, int failed) {
+    private static List<BackOnAverage> often(FaultStays stays) {
+        List<MeanComebacks.UnitFollowed> units =
+                stays.stays().stream().map(Stay::followed).toList();
+        MeanComebacks mean = MeanComebacks.of(units);
+        return READ_AT.stream()
+                .filter(day -> day > 100)
+                .map(day -> new BackOnAverage(
+                        day,
+                        (int) units.stream()
+                                .filter(unit -> unit.followedToDay() >= day)
+                                .count(),
+                        mean.steps().stream()
+                                .filter(step -> step.day() <= day)
+                                .mapToDouble(MeanComebacks.MeanStep::mean)
+                                .max()
+                                .orElse(0)))
+                .filter(one -> one.followed() >= TOO_FEW)
+                .toList();
+    }
+
+    private static WarrantyNow warranty(FaultStays stays, Map<Remedy, List<StayLength>> lengths, long hourMinor) {
+        int days = (int) Warranty.LENGTH.toDays();
+        double each = stays.stays().stream()
+                .mapToDouble(stay -> stay.partsMinor() + stay.benchMillis() / HOUR * hourMinor)
+                .average()
+                .orElse(0);
+        List<WarrantyRisk.Out> out = stays.stays().stream()
+                .filter(stay -> !stay.length().cameBack() && stay.length().days() == stay.followedToDay())
+                .filter(stay -> stay.length().days() < days)
+                .map(stay ->
+                        new WarrantyRisk.Out(stay.remedy().name(), stay.length().days(), each))
+                .toList();
+        WarrantyRisk.Reserve reserve = WarrantyRisk.reserve(
+                days,
+                lengths.entrySet().stream()
+                        .collect(Collectors.toMap(one -> one.getKey().name(), one -> Survival.of(one.getValue()))),
+                out);
+        return new WarrantyNow(
+                days,
+                out.size(),
+                Math.round(each),
+                Math.round(reserve.reserveMinor()),
+                Math.round(reserve.deviationMinor()));
+    }
+
+    private static RemedyLasts lasts(Remedy remedy, List<Stay> its, int failed) {
+        List<StayLength> stays = its.stream().map(Stay::length).toList();
         Survival curve = Survival.of(stays);
         List<ReadAt> read = READ_AT.stream()
                 .map(day -> {
@@ -90,19 +179,34 @@ public record PickedFault(List<RemedyLasts> remedies, double longestDays, Option
                             day, atRisk, atRisk < TOO_FEW ? Optional.empty() : Optional.of(point(curve, day)));
                 })
                 .toList();
+        OptionalDouble minutes = median(its.stream()
+                .filter(stay -> stay.benchMillis() > 0)
+                .mapToDouble(stay -> stay.benchMillis() / HOUR * 60)
+                .toArray());
         return new RemedyLasts(
                 remedy,
                 stays.size(),
                 failed,
                 (int) stays.stream().filter(StayLength::cameBack).count(),
+                minutes.isPresent() ? Optional.of((int) Math.round(minutes.getAsDouble())) : Optional.empty(),
+                Math.round(median(its.stream().mapToDouble(Stay::partsMinor).toArray())
+                        .orElse(0)),
                 curve.steps().stream().map(step -> point(curve, step.day())).toList(),
-                stays.stream()
-                        .filter(stay -> !stay.cameBack())
-                        .map(StayLength::days)
-                        .sorted()
+                its.stream()
+                        .sorted(Comparator.comparingLong(Stay::from).reversed())
+                        .limit(MOST_MARKS)
+                        .map(stay -> new StayMark(
+                                stay.job(), stay.length().days(), stay.length().cameBack()))
                         .toList(),
                 read,
                 curve.medianDay().isPresent() ? Optional.of(curve.medianDay().getAsDouble()) : Optional.empty());
+    }
+
+    private static OptionalDouble median(double[] of) {
+        double[] sorted = Arrays.stream(of).sorted().toArray();
+        return sorted.length == 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of((sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2);
     }
 
     private static CurvePoint point(Survival curve, double day) {

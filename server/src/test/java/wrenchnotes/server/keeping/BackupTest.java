@@ -57,7 +57,7 @@ class BackupTest {
         assertThat(rows(made.folder())).isEqualTo(rows(shop));
         Path restored = work.resolve("restored");
         BackupManifest manifest = Restore.into(restored, made.folder());
-        assertThat(manifest.version()).isEqualTo("29");
+        assertThat(manifest.version()).isEqualTo("30");
         assertThat(rows(restored)).isEqualTo(rows(shop));
         assertThat(pictures(restored)).isEqualTo(pictures(shop)).isNotEmpty();
         assertThat(Files.readString(restored.resolve(DataFolder.KEY)))

@@ -1,3 +1,5 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { day } from '../api/shopWide';
 import { colours } from '../theme';
 
 const [WIDE, HIGH] = [92, 22];
@@ -20,4 +22,57 @@ export function MonthLine({ months, rising }: { months: number[]; rising: boolea
       ))}
     </svg>
   );
+}
+
+const [BARS_WIDE, BARS_HIGH] = [520, 64];
+
+/** The same, large: a month that is picked shows its jobs. */
+export function MonthBars({
+  months,
+  rising,
+  starts,
+  picked,
+  pick,
+}: {
+  months: number[];
+  rising: boolean;
+  starts: string[];
+  picked?: number;
+  pick: (month?: number) => void;
+}) {
+  const most = Math.max(1, ...months);
+  return (
+    <Box display="flex" alignItems="end" gap="2px" h={`${BARS_HIGH}px`} maxW={`${BARS_WIDE}px`} mb="4px">
+      {months.map((count, n) => (
+        <chakra.button
+          key={n}
+          type="button"
+          flex="1"
+          minW="2px"
+          h="100%"
+          display="flex"
+          alignItems="end"
+          cursor={count > 0 ? 'pointer' : 'default'}
+          disabled={count === 0}
+          aria-pressed={picked === n}
+          aria-label={`${monthName(starts[n])}: ${count}`}
+          title={`${monthName(starts[n])}: ${count}`}
+          bg={picked === n ? 'card' : undefined}
+          onClick={() => pick(picked === n ? undefined : n)}
+        >
+          <Box
+            w="100%"
+            h={`${2 + ((BARS_HIGH - 4) * count) / most}px`}
+            bg={rising && n >= months.length - 3 ? 'hazard' : 'mat'}
+            opacity={picked === undefined || picked === n ? 1 : 0.45}
+          />
+        </chakra.button>
+      ))}
+    </Box>
+  );
+}
+
+/** Months begin on the day of today. */
+function monthName(start?: string): string {
+  return start ? `from ${day(start)}` : '';
 }

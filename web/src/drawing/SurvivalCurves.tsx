@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { colours } from '../theme';
@@ -83,7 +84,7 @@ export function SurvivalCurves({ remedies, days }: { remedies: Lasts[]; days: nu
 }
 
 function Curve({ one, n, x, y }: { one: Lasts; n: number; x: At; y: At }) {
-  const end = Math.max(0, ...one.censored, ...one.points.map((point) => point.day));
+  const end = Math.max(0, ...one.marks.map((mark) => mark.day), ...one.points.map((point) => point.day));
   return (
     <g>
       {one.done >= BANDED && <path d={band(one, end, x, y)} fill={INKS[n]} opacity={0.13} />}
@@ -94,14 +95,24 @@ function Curve({ one, n, x, y }: { one: Lasts; n: number; x: At; y: At }) {
         strokeWidth={2.4}
         strokeDasharray={DASHES[n]}
       />
-      {[...new Set(one.censored)].map((day) => (
-        <path
-          key={day}
-          d={`M${x(day)} ${y(heightAt(one, day)) - 4}v8`}
-          stroke={INKS[n]}
-          strokeWidth={1}
-          opacity={0.6}
-        />
+      {one.marks.map((mark) => (
+        <Link key={`${mark.job} ${mark.day}`} to={`/jobs/${mark.job}`} tabIndex={-1} aria-hidden="true">
+          <title>
+            {mark.cameBack
+              ? `back after ${Math.round(mark.day)} days`
+              : `${Math.round(mark.day)} days so far`}
+          </title>
+          {mark.cameBack ? (
+            <circle cx={x(mark.day)} cy={y(heightAt(one, mark.day))} r={4} fill={INKS[n]} />
+          ) : (
+            <path
+              d={`M${x(mark.day)} ${y(heightAt(one, mark.day)) - 5}v10`}
+              stroke={INKS[n]}
+              strokeWidth={1.4}
+              opacity={0.6}
+            />
+          )}
+        </Link>
       ))}
     </g>
   );

@@ -1,57 +1,40 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useTitle } from '../app/useTitle';
-import { IntervalBar, JobSquares, percent } from '../drawing/IntervalBar';
+import { IntervalBar, JobSquares } from '../drawing/IntervalBar';
 import { MonthLine } from '../drawing/MonthLine';
-import { Choice } from '../parts/Choice';
-import { Pick } from '../parts/Fields';
 import { Empty, Loaded } from '../parts/States';
-import { TableBar } from '../parts/TableBar';
+import { FaultTable } from './FaultTable';
+import { Narrow } from './Narrow';
+import { type Looked, useLooked } from './useLooked';
 import { WhatLasts } from './WhatLasts';
 
 type Fault = Schemas['FaultPattern'];
-const SPANS = { m3: '3 months', m6: '6 months', m18: '18 months', m60: '5 years' };
 const MOST_DRAWN = 14;
 
 /** What keeps failing, on what, and how sure the shop can be of it. */
 export default function PatternsPage() {
   useTitle('Patterns');
-  const [months, setMonths] = useState<number>(18);
+  const looked = useLooked();
   const patterns = useQuery({
-    queryKey: answers.patterns('all', months),
-    queryFn: () => answer(api.GET('/api/patterns', { params: { query: { months } } })),
+    queryKey: answers.patterns('all', looked.asTable),
+    queryFn: () => answer(api.GET('/api/patterns', { params: { query: looked.query } })),
     placeholderData: (before) => before,
   });
-  return (
-    <Loaded query={patterns}>
-      {(now) => <PatternsOf patterns={now} months={months} look={setMonths} />}
-    </Loaded>
-  );
+  return <Loaded query={patterns}>{(now) => <PatternsOf patterns={now} looked={looked} />}</Loaded>;
 }
 
-function keyOf(fault: Fault): string {
+function keyOf(fault: { revisionId: number; faultId: number }): string {
   return `${fault.revisionId} ${fault.faultId}`;
 }
 
-function PatternsOf({
-  patterns,
-  months,
-  look,
-}: {
-  patterns: Schemas['Patterns'];
-  months: number;
-  look: (months: number) => void;
-}) {
-  const [model, setModel] = useState(0);
-  const [chosen, setChosen] = useState<string>();
-  const models = [...new Map(patterns.faults.map((fault) => [fault.modelId, fault.model]))].sort((a, b) =>
-    a[1].localeCompare(b[1]),
-  );
-  const faults = patterns.faults.filter((fault) => model === 0 || fault.modelId === model);
-  const fault = faults.find((one) => keyOf(one) === chosen) ?? faults[0];
+function PatternsOf({ patterns, looked }: { patterns: Schemas['Patterns']; looked: Looked }) {
+  const { faults } = patterns;
+  const fault =
+    faults.find((one) => one.revisionId === looked.picked?.on && one.faultId === looked.picked.fault) ??
+    faults[0];
   return (
     <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '720px 1fr' }} flex="1">
       <Box
@@ -61,49 +44,21 @@ function PatternsOf({
         overflowY="auto"
         maxH={{ lg: 'calc(100vh - 48px)' }}
       >
-        <Box display="flex" justifyContent="space-between" alignItems="end" gap="12px" flexWrap="wrap">
-          <chakra.h1>What keeps failing</chakra.h1>
-          <Box display="flex" gap="6px" alignItems="end">
-            <Choice
-              label="How far back"
-              words={SPANS}
-              picked={`m${months}` as keyof typeof SPANS}
-              pick={(span) => look(Number(span.slice(1)))}
-            />
-            <Box w="170px">
-              <Pick
-                label="On"
-                compact
-                value={model}
-                onChange={(event) => setModel(Number(event.target.value))}
-              >
-                <option value={0}>all models</option>
-                {models.map(([id, name]) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </Pick>
-            </Box>
-          </Box>
-        </Box>
-        <Box color="muted" fontSize="sm" my="4px">
-          Of the units of that revision that were handed over ({patterns.jobs} in all), how many had it. The
-          line is where the truth lies, nineteen times in twenty. Squares:{' '}
+        <Narrow looked={looked} owner={patterns.owner} />
+        <Box color="muted" fontSize="sm" mb="4px">
+          Of the jobs that had such a unit open ({patterns.jobs} in all), in how many it was found; units in
+          use nobody can count. The line is where the truth lies, nineteen times in twenty. Squares:{' '}
           <chakra.b color="mat">customers’</chakra.b> and <chakra.b color="brassInk">resale</chakra.b>.
         </Box>
-        {faults.length === 0 && (
-          <Empty to="/past" go="Or bring past jobs in from a spreadsheet.">
-            No fault on record in this time. Findings on units that were handed over are counted here.
-          </Empty>
-        )}
+        <Batches batches={patterns.batches} looked={looked} />
+        {faults.length === 0 && <Nothing looked={looked} />}
         {faults.length > 0 && <Scale />}
         {faults.slice(0, MOST_DRAWN).map((one) => (
-          <ChartRow key={keyOf(one)} fault={one} on={one === fault} choose={() => setChosen(keyOf(one))} />
+          <ChartRow key={keyOf(one)} fault={one} on={one === fault} choose={() => looked.pick(one)} />
         ))}
         {faults.length > MOST_DRAWN && (
           <Empty>
-            The surest {MOST_DRAWN} are drawn; the table has all {faults.length}.
+            The surest {MOST_DRAWN} are drawn; {patterns.all} there are, in numbers beside.
           </Empty>
         )}
       </Box>
@@ -115,12 +70,51 @@ function PatternsOf({
         aria-label="The fault in numbers"
         tabIndex={0}
       >
-        {fault && <WhatLasts fault={fault} />}
-        {faults.length > 0 && <Table faults={faults} months={months} />}
+        {fault && <WhatLasts key={keyOf(fault)} fault={fault} looked={looked} months={patterns.months} />}
+        {faults.length > 0 && <FaultTable patterns={patterns} looked={looked} />}
         <Upkeep done={patterns.upkeep} />
       </Box>
     </Box>
   );
+}
+
+function Nothing({ looked }: { looked: Looked }) {
+  return looked.narrowed ? (
+    <Empty>Nothing of that was found in this time: look further back, or at all of it.</Empty>
+  ) : (
+    <Empty to="/past" go="Or bring past jobs in from a spreadsheet.">
+      No fault on record in this time. Findings on units that were handed over are counted here.
+    </Empty>
+  );
+}
+
+/** Whose parts keep coming back: said once, in the order of how sure it is. */
+function Batches({ batches, looked }: { batches: Schemas['BatchTold'][]; looked: Looked }) {
+  return batches.map((one) => (
+    <Box
+      key={`${keyOf(one)} ${one.supplier}`}
+      role="note"
+      borderLeft="5px solid"
+      borderColor="hazard"
+      bg="card"
+      px="10px"
+      py="4px"
+      mb="6px"
+      fontSize="sm"
+    >
+      <chakra.button
+        type="button"
+        fontWeight={700}
+        textDecoration="underline"
+        cursor="pointer"
+        minH="28px"
+        onClick={() => looked.pick(one)}
+      >
+        {one.component}, {one.wrong}, {one.on}
+      </chakra.button>
+      <Box>{one.said}</Box>
+    </Box>
+  ));
 }
 
 const MOST_UPKEEP = 12;
@@ -169,6 +163,7 @@ function ChartRow({ fault, on, choose }: { fault: Fault; on: boolean; choose: ()
       bg={on ? 'card' : undefined}
       outline={on ? '2px solid' : undefined}
       outlineColor="mat"
+      py="3px"
       cursor="pointer"
       onClick={choose}
     >
@@ -183,6 +178,7 @@ function ChartRow({ fault, on, choose }: { fault: Fault; on: boolean; choose: ()
               rising
             </chakra.b>
           )}
+          {fault.few && <chakra.span ml="6px">few jobs: not ranked</chakra.span>}
         </Box>
       </Box>
       <IntervalBar share={fault.share} height={46} />
@@ -204,58 +200,5 @@ function Scale() {
         ))}
       </Box>
     </Box>
-  );
-}
-
-function Table({ faults, months }: { faults: Fault[]; months: number }) {
-  return (
-    <>
-      <Box display="flex" justifyContent="space-between" alignItems="center">
-        <chakra.h2>All of them in numbers</chakra.h2>
-        <TableBar path={`/api/patterns/table.csv?months=${months}`} />
-      </Box>
-      <chakra.table
-        w="100%"
-        fontSize="sm"
-        textAlign="left"
-        css={{
-          '& td, & th': { padding: '4px 6px', borderTop: '1px solid var(--chakra-colors-line)' },
-          '& td + td + td': { textAlign: 'right', whiteSpace: 'nowrap' },
-        }}
-      >
-        <thead>
-          <tr>
-            <th>Fault</th>
-            <th>On</th>
-            <th>Jobs</th>
-            <th>Truth</th>
-            <th>Cust.</th>
-            <th>Resale</th>
-            <th>Back</th>
-          </tr>
-        </thead>
-        <tbody>
-          {faults.slice(0, 200).map((fault) => (
-            <tr key={keyOf(fault)}>
-              <td>
-                {fault.component}, {fault.wrong}
-              </td>
-              <td>
-                {fault.model} {fault.revision}
-              </td>
-              <td>
-                {fault.share.count}/{fault.share.outOf}
-              </td>
-              <td>
-                {Math.round(fault.share.low * 100)}–{percent(fault.share.high)}
-              </td>
-              <td>{fault.customer}</td>
-              <td>{fault.resale}</td>
-              <td>{fault.comebacks}</td>
-            </tr>
-          ))}
-        </tbody>
-      </chakra.table>
-    </>
   );
 }

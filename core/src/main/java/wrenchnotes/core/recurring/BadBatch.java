@@ -16,7 +16,7 @@ import wrenchnotes.core.diagnosis.history.ClosedJob;
 import wrenchnotes.core.diagnosis.history.Comeback;
 import wrenchnotes.core.diagnosis.history.FoundRows;
 import wrenchnotes.core.pattern.rises.Rising;
-import wrenchnotes.core.recurring.FaultStays.Stay;
+import wrenchnotes.core.recurring.FaultStays.StayAfter;
 
 /**
  * A supplier whose parts come back oftener than the others' at the same fault, told over all suppliers and faults at once: Fisher's exact test of comebacks within
@@ -28,7 +28,7 @@ public record BadBatch(FaultOn on, long supplier, Comparison comparison, double 
 
     private static final double ERROR_RATE = 0.05;
 
-    private record Tried(FaultOn on, long supplier, List<Stay> its, List<Stay> others) {}
+    private record Tried(FaultOn on, long supplier, List<StayAfter> its, List<StayAfter> others) {}
 
     /**
      * @param suppliers by number, what each is called
@@ -37,13 +37,13 @@ public record BadBatch(FaultOn on, long supplier, Comparison comparison, double 
     public static List<BadBatch> of(
             ClosedBook book, Collection<Comeback.AtFault> here, long now, LongFunction<String> suppliers) {
         List<Tried> tried = new ArrayList<>();
-        Map<FaultOn, List<Stay>> byFault =
+        Map<FaultOn, List<StayAfter>> byFault =
                 FaultStays.of(book, withSupplier(book)::contains, Narrowed.NOT, here, now).stays().stream()
                         .filter(stay -> stay.remedy() == Remedy.REPLACED)
                         .filter(Compared::followed)
-                        .collect(Collectors.groupingBy(Stay::on));
+                        .collect(Collectors.groupingBy(StayAfter::on));
         byFault.forEach((on, parts) -> {
-            Map<Long, List<Stay>> bySupplier = parts.stream().collect(Collectors.groupingBy(Stay::supplier));
+            Map<Long, List<StayAfter>> bySupplier = parts.stream().collect(Collectors.groupingBy(StayAfter::supplier));
             bySupplier.forEach((supplier, its) -> {
                 if (supplier != ClosedJob.NOBODY
                         && its.size() >= FaultCount.TOO_FEW
@@ -89,7 +89,7 @@ public record BadBatch(FaultOn on, long supplier, Comparison comparison, double 
     }
 
     /** Came back, of so many. */
-    private static int[] counts(List<Stay> stays) {
+    private static int[] counts(List<StayAfter> stays) {
         return new int[] {(int) stays.stream().filter(Compared::soon).count(), stays.size()};
     }
 

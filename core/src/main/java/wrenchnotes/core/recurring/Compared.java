@@ -11,7 +11,7 @@ import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.ClosedJob;
 import wrenchnotes.core.recurring.Comparison.Side;
-import wrenchnotes.core.recurring.FaultStays.Stay;
+import wrenchnotes.core.recurring.FaultStays.StayAfter;
 import wrenchnotes.core.recurring.OpenedJobs.OpenedJob;
 
 /** One fault compared every way that a shop asks: who owns it, which revision, when, what was done, and whose part went in. */
@@ -59,9 +59,10 @@ public final class Compared {
 
     /** How often it came back within {@value #OVER_DAYS} days: the two remedies that were done most, and each supplier's parts beside all others. */
     public static List<Comparison> cameBack(FaultStays stays, LongFunction<String> suppliers) {
-        List<Stay> followed = stays.stays().stream().filter(Compared::followed).toList();
+        List<StayAfter> followed =
+                stays.stays().stream().filter(Compared::followed).toList();
         List<Comparison> told = new ArrayList<>();
-        Map<Remedy, List<Stay>> remedies = followed.stream().collect(Collectors.groupingBy(Stay::remedy));
+        Map<Remedy, List<StayAfter>> remedies = followed.stream().collect(Collectors.groupingBy(StayAfter::remedy));
         List<Remedy> most = remedies.keySet().stream()
                 .sorted(Comparator.comparingInt(
                                 (Remedy remedy) -> -remedies.get(remedy).size())
@@ -74,19 +75,19 @@ public final class Compared {
                     side(most.get(0).words(), remedies.get(most.get(0))),
                     "came back"));
         }
-        List<Stay> parts = followed.stream()
+        List<StayAfter> parts = followed.stream()
                 .filter(stay -> stay.remedy() == Remedy.REPLACED)
                 .toList();
         parts.stream()
-                .map(Stay::supplier)
+                .map(StayAfter::supplier)
                 .filter(supplier -> supplier != ClosedJob.NOBODY)
                 .distinct()
                 .sorted()
                 .forEach(supplier -> {
-                    List<Stay> its = parts.stream()
+                    List<StayAfter> its = parts.stream()
                             .filter(stay -> stay.supplier() == supplier)
                             .toList();
-                    List<Stay> others = parts.stream()
+                    List<StayAfter> others = parts.stream()
                             .filter(stay -> stay.supplier() != supplier)
                             .toList();
                     if (!others.isEmpty()) {
@@ -99,15 +100,15 @@ public final class Compared {
         return told;
     }
 
-    static boolean followed(Stay stay) {
+    static boolean followed(StayAfter stay) {
         return stay.followedToDay() >= OVER_DAYS;
     }
 
-    static boolean soon(Stay stay) {
+    static boolean soon(StayAfter stay) {
         return stay.length().cameBack() && stay.length().days() <= OVER_DAYS;
     }
 
-    private static Side side(String name, List<Stay> stays) {
+    private static Side side(String name, List<StayAfter> stays) {
         return new Side(name, (int) stays.stream().filter(Compared::soon).count(), stays.size());
     }
 }

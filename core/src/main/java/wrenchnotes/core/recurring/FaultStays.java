@@ -28,7 +28,7 @@ import wrenchnotes.core.pattern.lasts.StayLength;
  * @param stays in the order in which jobs were closed
  * @param failed how often each remedy changed nothing
  */
-public record FaultStays(List<Stay> stays, Map<Remedy, Integer> failed) {
+public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
 
     private static final double DAY = 86_400_000;
     /** One that is back within the hour stayed away all the same. */
@@ -45,7 +45,7 @@ public record FaultStays(List<Stay> stays, Map<Remedy, Integer> failed) {
      * @param often after how many days, each time that it came back
      * @param followedToDay today, or when it was known to be gone
      */
-    public record Stay(
+    public record StayAfter(
             long job,
             FaultOn on,
             Remedy remedy,
@@ -73,7 +73,7 @@ public record FaultStays(List<Stay> stays, Map<Remedy, Integer> failed) {
             ClosedBook book, Predicate<FaultOn> which, Narrowed narrowed, Collection<Comeback.AtFault> here, long now) {
         Afterwards afterwards = new Afterwards(book, here);
         FoundRows found = book.found();
-        List<Stay> stays = new ArrayList<>();
+        List<StayAfter> stays = new ArrayList<>();
         Map<Remedy, Integer> failed = new EnumMap<>(Remedy.class);
         for (int job = 0; job < book.size(); job++) {
             for (int at = book.firstFound(job); at < book.endOfFound(job); at++) {
@@ -100,7 +100,7 @@ public record FaultStays(List<Stay> stays, Map<Remedy, Integer> failed) {
                 && book.ended(job).filter(Outcome.KEPT_FOR_PARTS::equals).isEmpty();
     }
 
-    private static Stay stay(ClosedBook book, int job, int at, FaultOn on, Afterwards afterwards, long now) {
+    private static StayAfter stay(ClosedBook book, int job, int at, FaultOn on, Afterwards afterwards, long now) {
         long back = afterwards.back(job, at);
         long from = afterwards.wentOut(job, back);
         long followed = Math.min(now, afterwards.gone(job));
@@ -110,7 +110,7 @@ public record FaultStays(List<Stay> stays, Map<Remedy, Integer> failed) {
                 .mapToObj(time -> days(from, time))
                 .toList();
         double last = often.isEmpty() ? 0 : often.get(often.size() - 1);
-        return new Stay(
+        return new StayAfter(
                 book.id(job),
                 on,
                 book.found().remedy(at),
@@ -129,7 +129,8 @@ public record FaultStays(List<Stay> stays, Map<Remedy, Integer> failed) {
     }
 
     /** How long they lasted, by whatever tells them apart. */
-    public <K> Map<K, List<StayLength>> lengths(Function<Stay, K> by) {
-        return stays.stream().collect(Collectors.groupingBy(by, Collectors.mapping(Stay::length, Collectors.toList())));
+    public <K> Map<K, List<StayLength>> lengths(Function<StayAfter, K> by) {
+        return stays.stream()
+                .collect(Collectors.groupingBy(by, Collectors.mapping(StayAfter::length, Collectors.toList())));
     }
 }

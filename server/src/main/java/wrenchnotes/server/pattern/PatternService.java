@@ -78,12 +78,13 @@ public class PatternService {
             long faultId, long revisionId, String component, String wrong, String on, long supplier, String said) {}
 
     /**
+     * @param months when each begins, the earliest first
      * @param jobs handed over in the time looked at
      * @param all how many faults there are; as many as can be read are in the list
      * @param owner whose jobs are looked at, by name; empty for all
      */
     public record Patterns(
-            Instant from,
+            List<Instant> months,
             int jobs,
             List<FaultPattern> faults,
             int all,
@@ -113,7 +114,7 @@ public class PatternService {
         Map<Long, PatternStore.FaultName> names = store.faultNames(named);
         Map<Long, String> revisions = store.revisionNames();
         return new Patterns(
-                span.from(),
+                span.starts().stream().map(Instant::ofEpochMilli).toList(),
                 counted.jobs(),
                 faults.stream()
                         .map(one -> pattern(
@@ -259,7 +260,7 @@ public class PatternService {
 
     /** What one can narrow by. */
     public record Choices(
-            List<PatternStore.Called> models, List<String> components, List<PatternStore.Called> suppliers) {}
+            List<PatternStore.NarrowBy> models, List<String> components, List<PatternStore.NarrowBy> suppliers) {}
 
     Choices choices() {
         return new Choices(store.models(), store.components(), store.suppliersWithParts());

@@ -24,7 +24,7 @@ public class PatternStore {
     record FaultName(long fault, String component, String wrong, long modelId, String model) {}
 
     /** A thing that one can narrow by. */
-    public record Called(long id, String name) {}
+    public record NarrowBy(long id, String name) {}
 
     /** What was found in units that are here now. */
     List<Comeback.AtFault> openFaults() {
@@ -67,6 +67,15 @@ public class PatternStore {
         return called("SELECT id, " + Sql.REVISION_SHOWN + " AS name FROM revision");
     }
 
+    /** What the model of a revision is called. */
+    String modelOf(long revision) {
+        return jdbc.sql(
+                        "SELECT TRIM(maker || ' ' || model.name) FROM revision JOIN model ON model.id = model_id WHERE revision.id = :id")
+                .param("id", revision)
+                .query(String.class)
+                .single();
+    }
+
     Map<Long, String> suppliers() {
         return called("SELECT id, name FROM supplier");
     }
@@ -79,7 +88,7 @@ public class PatternStore {
         return names;
     }
 
-    List<Called> models() {
+    List<NarrowBy> models() {
         return list("""
                 SELECT id, TRIM(maker || ' ' || name) AS name FROM model
                 WHERE EXISTS (SELECT 1 FROM component JOIN fault ON component_id = component.id WHERE model_id = model.id)
@@ -87,7 +96,7 @@ public class PatternStore {
                 """);
     }
 
-    List<Called> suppliersWithParts() {
+    List<NarrowBy> suppliersWithParts() {
         return list("""
                 SELECT id, name FROM supplier
                 WHERE id IN (SELECT supplier_id FROM part_movement WHERE supplier_id IS NOT NULL)
@@ -95,9 +104,9 @@ public class PatternStore {
                 """);
     }
 
-    private List<Called> list(String sql) {
+    private List<NarrowBy> list(String sql) {
         return jdbc.sql(sql)
-                .query((row, n) -> new Called(row.getLong("id"), row.getString("name")))
+                .query((row, n) -> new NarrowBy(row.getLong("id"), row.getString("name")))
                 .list();
     }
 

@@ -17,7 +17,7 @@ import wrenchnotes.core.pattern.lasts.StayLength;
 import wrenchnotes.core.pattern.lasts.Survival;
 import wrenchnotes.core.recurring.Comparison;
 import wrenchnotes.core.recurring.FaultStays;
-import wrenchnotes.core.recurring.FaultStays.Stay;
+import wrenchnotes.core.recurring.FaultStays.StayAfter;
 
 /**
  * One fault looked at: how long each remedy lasts, and how that compares.
@@ -94,7 +94,7 @@ public record PickedFault(
     static PickedFault of(FaultStays stays, List<Comparison> found, List<Comparison> cameBack, long hourMinor) {
         List<RemedyLasts> remedies = new ArrayList<>();
         for (Remedy remedy : Remedy.values()) {
-            List<Stay> its = stays.stays().stream()
+            List<StayAfter> its = stays.stays().stream()
                     .filter(stay -> stay.remedy() == remedy)
                     .toList();
             int failed = stays.failed().getOrDefault(remedy, 0);
@@ -103,7 +103,7 @@ public record PickedFault(
             }
         }
         remedies.sort(Comparator.comparingInt(one -> -one.done()));
-        Map<Remedy, List<StayLength>> lengths = stays.lengths(Stay::remedy);
+        Map<Remedy, List<StayLength>> lengths = stays.lengths(StayAfter::remedy);
         double longest = stays.stays().stream()
                 .mapToDouble(stay -> stay.length().days())
                 .max()
@@ -125,7 +125,7 @@ public record PickedFault(
 
     private static List<BackOnAverage> often(FaultStays stays) {
         List<MeanComebacks.UnitFollowed> units =
-                stays.stays().stream().map(Stay::followed).toList();
+                stays.stays().stream().map(StayAfter::followed).toList();
         MeanComebacks mean = MeanComebacks.of(units);
         return READ_AT.stream()
                 .filter(day -> day > 100)
@@ -168,8 +168,8 @@ public record PickedFault(
                 Math.round(reserve.deviationMinor()));
     }
 
-    private static RemedyLasts lasts(Remedy remedy, List<Stay> its, int failed) {
-        List<StayLength> stays = its.stream().map(Stay::length).toList();
+    private static RemedyLasts lasts(Remedy remedy, List<StayAfter> its, int failed) {
+        List<StayLength> stays = its.stream().map(StayAfter::length).toList();
         Survival curve = Survival.of(stays);
         List<ReadAt> read = READ_AT.stream()
                 .map(day -> {
@@ -189,11 +189,12 @@ public record PickedFault(
                 failed,
                 (int) stays.stream().filter(StayLength::cameBack).count(),
                 minutes.isPresent() ? Optional.of((int) Math.round(minutes.getAsDouble())) : Optional.empty(),
-                Math.round(median(its.stream().mapToDouble(Stay::partsMinor).toArray())
-                        .orElse(0)),
+                Math.round(
+                        median(its.stream().mapToDouble(StayAfter::partsMinor).toArray())
+                                .orElse(0)),
                 curve.steps().stream().map(step -> point(curve, step.day())).toList(),
                 its.stream()
-                        .sorted(Comparator.comparingLong(Stay::from).reversed())
+                        .sorted(Comparator.comparingLong(StayAfter::from).reversed())
                         .limit(MOST_MARKS)
                         .map(stay -> new StayMark(
                                 stay.job(), stay.length().days(), stay.length().cameBack()))

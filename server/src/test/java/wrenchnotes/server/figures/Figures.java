@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -11,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
@@ -234,7 +236,43 @@ public final class Figures {
                 Screen.often("job sheet", sheets),
                 Screen.often("counter's odds", outlooks(bare)),
                 Screen.seldom("patterns, 18 months", "/api/patterns"),
-                Screen.seldom("patterns, 20 years", "/api/patterns?months=240"));
+                Screen.seldom("patterns, 20 years", "/api/patterns?months=240"),
+                Screen.often("patterns, narrowed", narrowed(bare)),
+                Screen.often("a picked fault", faults(bare, "picked")),
+                Screen.often("the jobs behind it", faults(bare, "jobs")));
+    }
+
+    /** Twenty years by each thing that one can narrow by. */
+    private static List<String> narrowed(Connection bare) throws SQLException {
+        int owner = GrownShop.single(
+                bare.createStatement(),
+                "SELECT owner_id FROM job WHERE owner_id IS NOT NULL GROUP BY owner_id ORDER BY COUNT(*) DESC LIMIT 1");
+        return Stream.of(
+                        "kind=DRIVE",
+                        "model=2",
+                        "component=drawer%20belt",
+                        "remedy=REPLACED",
+                        "supplier=1",
+                        "owner=" + owner,
+                        "ownership=RESALE",
+                        "revision=3")
+                .map(by -> "/api/patterns?months=240&" + by)
+                .toList();
+    }
+
+    /** The faults that are found most often, over twenty years. */
+    private static List<String> faults(Connection bare, String what) throws SQLException {
+        List<String> paths = new ArrayList<>();
+        try (ResultSet often = bare.createStatement().executeQuery("""
+                SELECT revision_id, fault_id FROM finding
+                WHERE kind = 'FAULT' GROUP BY revision_id, fault_id ORDER BY COUNT(*) DESC LIMIT 10
+                """)) {
+            while (often.next()) {
+                paths.add(
+                        "/api/patterns/" + what + "?months=240&on=" + often.getLong(1) + "&fault=" + often.getLong(2));
+            }
+        }
+        return paths;
     }
 
     /** Every revision with a symptom that is often told. */

@@ -72,6 +72,11 @@ public record Overview(
                 });
     }
 
+    /** The same with these watch points. */
+    public Overview watching(List<WatchPoint> points) {
+        return new Overview(before, modes, checks, points, lookOver, this.points);
+    }
+
     /** What is planned to be tested at this stage, in the order of the plan. */
     public List<PlannedCheck> checksAt(Stage stage) {
         return checks.stream().filter(check -> check.stage() == stage).toList();

@@ -278,4 +278,26 @@ class RecurringTest {
         assertThat(told.get(2).tells()).isTrue();
         assertThat(told.get(2).said()).contains("jobs since 1 March", "more (");
     }
+
+    /**
+     * By hand: ten replaced at 5.00 of parts, none back; eight revived at nothing, four back in a month. A job takes a minute at 60.00 an hour, so 1.00. What another
+     * repair costs on average: (10 × 6.00 + 8 × 6.00) / 18; the revived ones cost 6.00 + half of that.
+     */
+    @Test
+    void whatARemedyCostsOverTheTermCountsItsComebacks() {
+        for (long unit = 1; unit <= 18; unit++) {
+            mended(unit, unit, found(1, 1, unit <= 10 ? Remedy.REPLACED : Remedy.REVIVED));
+        }
+        for (long unit = 11; unit <= 14; unit++) {
+            mended(unit, unit + 30, found(1, 1, Remedy.LEFT_AS_IT_IS));
+        }
+        List<RemedyOverTerm> told = RemedyOverTerm.of(stays(400), 183, 6_000);
+        assertThat(told).extracting(RemedyOverTerm::remedy).containsExactly(Remedy.REPLACED, Remedy.REVIVED);
+        assertThat(told).extracting(one -> one.termMinor().orElseThrow()).containsExactly(600L, 900L);
+        assertThat(told).extracting(RemedyOverTerm::cheapest).containsExactly(true, false);
+        assertThat(told.get(1).lasts().orElseThrow().survival()).isCloseTo(0.5, within(1e-12));
+        // Followed for a month only, nobody can say.
+        assertThat(RemedyOverTerm.of(stays(48), 183, 6_000))
+                .allMatch(one -> one.termMinor().isEmpty() && !one.cheapest());
+    }
 }

@@ -31,6 +31,7 @@ const BenchPage = lazy(() => import('./bench/BenchPage'));
 const ModelsPage = lazy(() => import('./teardown/ModelsPage'));
 const ModelPage = lazy(() => import('./teardown/ModelPage'));
 const DrawersPage = lazy(() => import('./drawer/DrawersPage'));
+const MonthPage = lazy(() => import('./pattern/MonthPage'));
 const PatternsPage = lazy(() => import('./pattern/PatternsPage'));
 const GaugesPage = lazy(() => import('./gauge/GaugesPage'));
 const TeamPage = lazy(() => import('./team/TeamPage'));
@@ -81,6 +82,7 @@ function App() {
               <Route path="/models/:model/:revision/:view" element={<ModelPage />} />
               <Route path="/drawers" element={<DrawersPage />} />
               <Route path="/patterns" element={<PatternsPage />} />
+              <Route path="/patterns/month" element={<MonthPage />} />
               <Route path="/gauges" element={<GaugesPage />} />
               <Route path="/gauges/:gauge" element={<GaugesPage />} />
               <Route path="/past" element={<PastPage />} />

@@ -6,7 +6,7 @@ import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Caution } from '../parts/States';
 import { FaultRow } from './FaultRow';
-import { Lasted } from './Lasted';
+import { Lasted, useOverTerm } from './Lasted';
 import { Said } from './Said';
 
 type Remedy = Schemas['RemedyHere'];
@@ -36,6 +36,7 @@ export function FaultChosen({
   const [wrong, setWrong] = useState(picked.wrong);
   const [remedy, setRemedy] = useState<Remedy>();
   const fault = { ...picked, wrong };
+  const told = useOverTerm(picked.componentId, wrong);
   const did = (done: Remedy) =>
     done.remedy === 'REPLACED' && fault.parts.length > 0 ? setRemedy(done) : say(wrong ?? '', done);
   const look = bench ? 'bench' : 'plain';
@@ -60,7 +61,7 @@ export function FaultChosen({
           }))
         : fault.remedies.map((one) => ({
             words: floor.Remedy[one.remedy],
-            more: <Lasted of={one} />,
+            more: <Lasted of={one} told={told} />,
             act: () => did(one),
           }));
   const other = remedy

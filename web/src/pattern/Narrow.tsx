@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
@@ -23,7 +24,12 @@ export function Narrow({ looked, owner }: { looked: Looked; owner?: string }) {
   return (
     <>
       <Box display="flex" justifyContent="space-between" alignItems="center" gap="8px" flexWrap="wrap">
-        <chakra.h1>What keeps failing</chakra.h1>
+        <Box>
+          <chakra.h1>What keeps failing</chakra.h1>
+          <Link to="/patterns/month" style={{ textDecoration: 'underline' }}>
+            The month on one page
+          </Link>
+        </Box>
         <Choice
           label="How far back"
           words={SPANS}

@@ -8,8 +8,10 @@ import { MonthLine } from '../drawing/MonthLine';
 import { Empty, Loaded } from '../parts/States';
 import { FaultTable } from './FaultTable';
 import { Narrow } from './Narrow';
+import { StepsToCorrect } from './StepsToCorrect';
 import { type Looked, useLooked } from './useLooked';
 import { WhatLasts } from './WhatLasts';
+import { WorthWatching } from './WorthWatching';
 
 type Fault = Schemas['FaultPattern'];
 const MOST_DRAWN = 14;
@@ -71,6 +73,8 @@ function PatternsOf({ patterns, looked }: { patterns: Schemas['Patterns']; looke
         tabIndex={0}
       >
         {fault && <WhatLasts key={keyOf(fault)} fault={fault} looked={looked} months={patterns.months} />}
+        <WorthWatching />
+        {fault && <StepsToCorrect fault={fault} />}
         {faults.length > 0 && <FaultTable patterns={patterns} looked={looked} />}
         <Upkeep done={patterns.upkeep} />
       </Box>

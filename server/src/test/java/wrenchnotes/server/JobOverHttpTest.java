@@ -209,7 +209,8 @@ class JobOverHttpTest {
         assertThat(fault.get("customer").asInt()).isEqualTo(2);
         assertThat(fault.get("resale").asInt()).isEqualTo(1);
         assertThat(fault.get("cameBack").asInt()).isEqualTo(1);
-        assertThat(fault.get("remedies").toString()).contains("{\"remedy\":\"REVIVED\",\"done\":1,\"failed\":0,\"cameBack\":1}");
+        assertThat(fault.get("remedies").toString())
+                .contains("{\"remedy\":\"REVIVED\",\"done\":1,\"failed\":0,\"cameBack\":1}");
     }
 
     @Test

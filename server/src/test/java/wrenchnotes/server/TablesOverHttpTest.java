@@ -104,7 +104,8 @@ class TablesOverHttpTest {
                         "tries", List.of(Map.of("down", 0, "across", 0, "good", false))));
         for (String path : List.of(
                 "/api/rack/table.csv",
-                "/api/patterns/table.csv?months=18",
+                "/api/patterns/table.csv?months=18&ownership=CUSTOMER",
+                "/api/patterns/repairs.csv",
                 "/api/parts/table.csv",
                 "/api/jobs/" + job + "/story/table.csv",
                 "/api/jobs/" + job + "/tries/table.csv",

@@ -15,7 +15,7 @@ final class Kept {
                             + " belonging check_entry closing component_look crossed_tries draft entry finding fitted fragment gap_said donor_word"
                             + " hold job_mark job_photo job_symptom journal loan notes_taken outcome_entry overruling pause proposal sale"
                             + " step_entry temporary triage entry_private finding_photo finding_symptom part_fit stock_take stock_count supplier part_order letter order_line order_event journal_private ledger_entry"
-                            + " measurement part_movement part_told run opened_again reading skip")
+                            + " measurement part_movement part_told run opened_again reading skip watch_word")
                     .split(" "));
 
     static final Map<String, String> LEFT_OUT = Map.of(

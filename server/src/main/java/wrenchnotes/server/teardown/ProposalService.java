@@ -140,6 +140,11 @@ public class ProposalService {
         return proposals.waiting(revision);
     }
 
+    /** The ids of steps for which a proposal waits. */
+    public List<String> waitingSteps(long revision) {
+        return proposals.waiting(revision).stream().map(one -> one.step().id()).toList();
+    }
+
     /** Whether this person may decide about it. */
     boolean decides(long person, Proposal proposal) {
         return right.decides(person, proposal.revisionId(), proposal.byId() == person);

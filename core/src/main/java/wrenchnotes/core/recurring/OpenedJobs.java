@@ -70,6 +70,9 @@ public record OpenedJobs(List<OpenedJob> jobs) {
     static long[] opened(ClosedBook book, int job) {
         int[] inside = book.inside(job);
         int from = book.firstFound(job);
+        if (inside.length == 0 && onItself(book, job)) {
+            return new long[] {book.revision(job)};
+        }
         long[] all = new long[1 + inside.length + book.endOfFound(job) - from];
         int size = 0;
         size = put(all, size, book.revision(job));
@@ -80,6 +83,15 @@ public record OpenedJobs(List<OpenedJob> jobs) {
             size = put(all, size, book.found().on(at));
         }
         return size == all.length ? all : Arrays.copyOf(all, size);
+    }
+
+    private static boolean onItself(ClosedBook book, int job) {
+        for (int at = book.firstFound(job); at < book.endOfFound(job); at++) {
+            if (book.found().on(at) != book.revision(job)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static int put(long[] all, int size, long revision) {

@@ -1,5 +1,6 @@
 package wrenchnotes.core.recurring;
 
+import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -7,6 +8,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.RandomAccess;
 import java.util.stream.IntStream;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FindingKind;
@@ -56,40 +58,32 @@ public record Recurring(int jobs, List<FaultCount> faults, List<UpkeepCount> upk
         Checked.within("months", months.size(), 1, 1_200);
         Walk walk = new Walk(book, names, narrowed, months, end);
         walk.through(new Afterwards(book, here));
-        Map<FaultOn, Rising.RisingVerdict> verdicts = verdicts(
-                narrowed.equals(narrowed.jobsOnly())
-                        ? walk
-                        : new Walk(book, names, narrowed.jobsOnly(), months, end)
-                                .through(new Afterwards(book, List.of())));
-        List<FaultCount> faults = walk.rows.entrySet().stream()
-                .map(row -> row.getValue().count(row.getKey(), walk, verdicts.get(row.getKey())))
+        Map<Integer, Rising.RisingVerdict> verdicts = walk.verdicts();
+        List<FaultCount> faults = IntStream.range(0, walk.rows.length)
+                .filter(sort -> walk.rows[sort] != null)
+                .mapToObj(sort -> walk.rows[sort].count(walk.faultOn(sort), walk.openOf(sort), verdicts.get(sort)))
                 .sorted(ORDER)
                 .toList();
         return new Recurring(walk.jobs, faults, walk.upkeep());
     }
 
-    /** Over all faults at once, whichever of them are looked at: a mark must not come and go as one looks closer. */
-    private static Map<FaultOn, Rising.RisingVerdict> verdicts(Walk walk) {
-        List<FaultOn> faults = walk.rows.keySet().stream()
-                .sorted(Comparator.comparingLong(FaultOn::revision).thenComparingLong(FaultOn::fault))
-                .toList();
-        List<Rising.RisingVerdict> told = faults.isEmpty()
-                ? List.of()
-                : Rising.of(faults.stream().map(one -> row(one, walk)).toList()).rows();
-        Map<FaultOn, Rising.RisingVerdict> verdicts = new HashMap<>();
-        IntStream.range(0, faults.size()).forEach(at -> verdicts.put(faults.get(at), told.get(at)));
-        return verdicts;
-    }
+    /** A view: of thousands of faults only those that are shown are ever read. */
+    private static final class MonthCounts extends AbstractList<Integer> implements RandomAccess {
+        private final int[] of;
 
-    private static Rising.RisingRow row(FaultOn one, Walk walk) {
-        return new Rising.RisingRow(
-                one.revision() + " " + one.fault(),
-                boxed(walk.open.get(one.revision())),
-                boxed(walk.rows.get(one).byMonth));
-    }
+        MonthCounts(int[] of) {
+            this.of = of;
+        }
 
-    private static List<Integer> boxed(int[] of) {
-        return Arrays.stream(of).boxed().toList();
+        @Override
+        public Integer get(int month) {
+            return of[month];
+        }
+
+        @Override
+        public int size() {
+            return of.length;
+        }
     }
 
     /** One walk over the book. */
@@ -99,11 +93,18 @@ public record Recurring(int jobs, List<FaultCount> faults, List<UpkeepCount> upk
         private final Narrowed narrowed;
         private final long[] starts;
         private final long end;
-        private final Map<FaultOn, Row> rows = new HashMap<>();
-        private final Map<FaultOn, Boolean> wanted = new HashMap<>();
+        /** By sort: what is looked at. */
+        private final Row[] rows;
+        /** By sort: in how many jobs of each month, whether it is looked at or not. */
+        private final int[][] all;
+        /** By sort: the job that was counted last in {@link #all}. */
+        private final int[] last;
+
+        private final boolean[] wanted;
         /** By revision, how many jobs of each month had such a unit open. */
         private final Map<Long, int[]> open = new HashMap<>();
 
+        private final Map<Long, Boolean> looked = new HashMap<>();
         private final Map<Long, int[]> upkeep = new HashMap<>();
         private int jobs;
 
@@ -113,9 +114,26 @@ public record Recurring(int jobs, List<FaultCount> faults, List<UpkeepCount> upk
             this.narrowed = narrowed;
             this.starts = months.stream().mapToLong(Long::longValue).toArray();
             this.end = end;
+            int sorts = book.found().sorts();
+            rows = new Row[sorts];
+            all = new int[sorts][];
+            last = new int[sorts];
+            Arrays.fill(last, -1);
+            wanted = new boolean[sorts];
+            for (int sort = 0; sort < sorts; sort++) {
+                wanted[sort] = narrowed.fault(faultOn(sort), names);
+            }
         }
 
-        Walk through(Afterwards afterwards) {
+        FaultOn faultOn(int sort) {
+            return new FaultOn(book.found().onOf(sort), book.found().faultOf(sort));
+        }
+
+        int[] openOf(int sort) {
+            return open.get(book.found().onOf(sort));
+        }
+
+        void through(Afterwards afterwards) {
             for (int job = 0; job < book.size(); job++) {
                 long at = book.handedOver(job);
                 if (at >= starts[0] && at < end && narrowed.job(book, job)) {
@@ -123,28 +141,32 @@ public record Recurring(int jobs, List<FaultCount> faults, List<UpkeepCount> upk
                     job(job, found >= 0 ? found : -found - 2, afterwards);
                 }
             }
-            return this;
         }
 
         private void job(int job, int month, Afterwards afterwards) {
             opened(job, month);
             FoundRows found = book.found();
-            int first = book.firstFound(job);
-            for (int at = first; at < book.endOfFound(job); at++) {
-                FaultOn one = new FaultOn(found.on(at), found.fault(at));
+            for (int at = book.firstFound(job); at < book.endOfFound(job); at++) {
                 FindingKind kind = found.kind(at);
-                if (!(kind.fault() || kind == FindingKind.UPKEEP)
-                        || !narrowed.done(found, at)
-                        || !wanted.computeIfAbsent(one, fault -> narrowed.fault(fault, names))) {
-                    continue;
-                }
+                int sort = found.sort(at);
                 if (kind.fault()) {
-                    rows.computeIfAbsent(one, fault -> new Row(starts.length))
-                            .add(job, at, month, book, afterwards.cameBack(job, at));
-                } else {
-                    upkeep.computeIfAbsent(one.fault(), fault -> new int[REMEDIES.length])[
+                    counts(sort, job, month);
+                    if (wanted[sort] && narrowed.done(found, at)) {
+                        rows[sort] = rows[sort] == null ? new Row(starts.length) : rows[sort];
+                        rows[sort].add(job, at, month, book, afterwards.cameBack(job, at));
+                    }
+                } else if (kind == FindingKind.UPKEEP && wanted[sort] && narrowed.done(found, at)) {
+                    upkeep.computeIfAbsent(found.faultOf(sort), fault -> new int[REMEDIES.length])[
                             found.remedy(at).ordinal()]++;
                 }
+            }
+        }
+
+        private void counts(int sort, int job, int month) {
+            if (last[sort] != job) {
+                last[sort] = job;
+                all[sort] = all[sort] == null ? new int[starts.length] : all[sort];
+                all[sort][month]++;
             }
         }
 
@@ -152,9 +174,27 @@ public record Recurring(int jobs, List<FaultCount> faults, List<UpkeepCount> upk
             boolean counts = false;
             for (long revision : OpenedJobs.opened(book, job)) {
                 open.computeIfAbsent(revision, none -> new int[starts.length])[month]++;
-                counts |= narrowed.on(names.revisions().get(revision));
+                counts |= looked.computeIfAbsent(
+                        revision, id -> narrowed.on(names.revisions().get(id)));
             }
             jobs += counts ? 1 : 0;
+        }
+
+        /** Over all faults at once, whichever of them are looked at: a mark must not come and go as one looks closer. */
+        Map<Integer, Rising.RisingVerdict> verdicts() {
+            List<Integer> sorts = IntStream.range(0, all.length)
+                    .filter(sort -> all[sort] != null)
+                    .boxed()
+                    .toList();
+            List<Rising.RisingVerdict> told = sorts.isEmpty()
+                    ? List.of()
+                    : Rising.of(sorts.stream()
+                                    .map(sort -> new Rising.Months("", openOf(sort), all[sort]))
+                                    .toList())
+                            .rows();
+            Map<Integer, Rising.RisingVerdict> verdicts = new HashMap<>();
+            IntStream.range(0, sorts.size()).forEach(at -> verdicts.put(sorts.get(at), told.get(at)));
+            return verdicts;
         }
 
         List<UpkeepCount> upkeep() {
@@ -208,8 +248,8 @@ public record Recurring(int jobs, List<FaultCount> faults, List<UpkeepCount> upk
             lastCameBack |= back;
         }
 
-        FaultCount count(FaultOn one, Walk walk, Rising.RisingVerdict verdict) {
-            int outOf = Arrays.stream(walk.open.get(one.revision())).sum();
+        FaultCount count(FaultOn one, int[] open, Rising.RisingVerdict verdict) {
+            int outOf = Arrays.stream(open).sum();
             List<RemedyCount> counts = IntStream.range(0, REMEDIES.length)
                     .filter(remedy -> remedies[remedy] != null)
                     .mapToObj(remedy -> new RemedyCount(
@@ -223,7 +263,7 @@ public record Recurring(int jobs, List<FaultCount> faults, List<UpkeepCount> upk
                     customer,
                     resale,
                     cameBack,
-                    boxed(byMonth),
+                    new MonthCounts(byMonth),
                     counts,
                     verdict.rising(),
                     verdict.q(),

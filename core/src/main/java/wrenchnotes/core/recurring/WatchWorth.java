@@ -34,12 +34,14 @@ public record WatchWorth(FaultOn on, long component, int jobs, double missMinor,
     private static final double MONTH = 365.25 / 12 * 86_400_000;
 
     private static final class Counted {
+        private final FaultOn on;
         private final long component;
         private int events;
         private int times;
         private double minor;
 
-        Counted(long component) {
+        Counted(FaultOn on, long component) {
+            this.on = on;
             this.component = component;
         }
     }
@@ -53,7 +55,7 @@ public record WatchWorth(FaultOn on, long component, int jobs, double missMinor,
     public static List<WatchWorth> of(
             ClosedBook book, long from, long now, Collection<Comeback.AtFault> here, long hourMinor) {
         Checked.within("from", from, Long.MIN_VALUE, now - 1.0);
-        Map<FaultOn, Counted> counted = new HashMap<>();
+        Counted[] counted = new Counted[book.found().sorts()];
         Map<Long, Integer> jobs = new HashMap<>();
         Afterwards afterwards = new Afterwards(book, here);
         FoundRows found = book.found();
@@ -64,16 +66,17 @@ public record WatchWorth(FaultOn on, long component, int jobs, double missMinor,
             for (long revision : OpenedJobs.opened(book, job)) {
                 jobs.merge(revision, 1, Integer::sum);
             }
-            Set<Integer> before = new HashSet<>();
+            int first = book.firstFound(job);
             for (int at = book.firstFound(job); at < book.endOfFound(job); at++) {
                 if (!found.kind(at).fault() || found.failed(at)) {
                     continue;
                 }
-                boolean beside = !before.isEmpty() && !before.contains(found.component(at));
-                before.add(found.component(at));
-                long component = found.component(at);
-                Counted one = counted.computeIfAbsent(
-                        new FaultOn(found.on(at), found.fault(at)), on -> new Counted(component));
+                boolean beside = beside(found, first, at);
+                int sort = found.sort(at);
+                counted[sort] = counted[sort] == null
+                        ? new Counted(new FaultOn(found.onOf(sort), found.faultOf(sort)), found.component(at))
+                        : counted[sort];
+                Counted one = counted[sort];
                 one.times++;
                 one.minor += minutes(book, job) / HOUR_MINUTES * hourMinor + book.partsMinor(job);
                 one.events += beside || afterwards.cameBack(job, at) ? 1 : 0;
@@ -82,21 +85,37 @@ public record WatchWorth(FaultOn on, long component, int jobs, double missMinor,
         return earned(counted, jobs, (now - from) / MONTH, hourMinor);
     }
 
+    /** Whether another component was at fault there before it, and this one not yet. */
+    private static boolean beside(FoundRows found, int first, int at) {
+        boolean other = false;
+        for (int before = first; before < at; before++) {
+            if (found.kind(before).fault() && !found.failed(before)) {
+                if (found.component(before) == found.component(at)) {
+                    return false;
+                }
+                other = true;
+            }
+        }
+        return other;
+    }
+
     private static double minutes(ClosedBook book, int job) {
         return book.benchMillis(job) > 0 ? book.benchMillis(job) / MINUTE : USUAL_MINUTES;
     }
 
-    private static List<WatchWorth> earned(
-            Map<FaultOn, Counted> counted, Map<Long, Integer> jobs, double months, long hourMinor) {
+    private static List<WatchWorth> earned(Counted[] counted, Map<Long, Integer> jobs, double months, long hourMinor) {
         List<WatchWorth> all = new ArrayList<>();
-        counted.forEach((on, one) -> {
-            int its = jobs.get(on.revision());
+        for (Counted one : counted) {
+            if (one == null || one.events < WatchGain.LEAST_EVENTS) {
+                continue;
+            }
+            int its = jobs.get(one.on.revision());
             double miss = one.minor / one.times;
             WatchGain gain = WatchGain.of(one.events, months, its / months, miss, lookMinor(hourMinor));
             if (gain.earned()) {
-                all.add(new WatchWorth(on, one.component, its, miss, gain));
+                all.add(new WatchWorth(one.on, one.component, its, miss, gain));
             }
-        });
+        }
         all.sort(Comparator.comparingDouble((WatchWorth one) -> -one.gain().monthMinor())
                 .thenComparing(one -> one.on().revision())
                 .thenComparing(one -> one.on().fault()));

@@ -1,12 +1,15 @@
 package wrenchnotes.server.pattern;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.history.Comeback;
 import wrenchnotes.core.pattern.Share;
@@ -32,6 +35,12 @@ public class PatternService {
 
     private static final int MOST_UPKEEP = 40;
 
+    /** What the last answer on bad batches was made of. */
+    private record BadOf(int jobs, List<Comeback.AtFault> here, Map<Long, String> suppliers, LocalDate day) {}
+
+    private record KeptBad(BadOf of, List<BadBatch> bad) {}
+
+    private final AtomicReference<KeptBad> kept = new AtomicReference<>();
     private final PatternStore store;
     private final Book book;
     private final TheShop shop;
@@ -142,14 +151,23 @@ public class PatternService {
                                 .findFirst());
     }
 
-    /** Over all that the shop knows, however closely one looks. */
+    /** Over all that the shop knows, however closely one looks: once a day, and whenever a job is closed or something is found. */
     private List<BadBatch> bad(Span span) {
         List<Comeback.AtFault> here = store.openFaults();
         Map<Long, String> suppliers = store.suppliers();
         return suppliers.isEmpty()
                 ? List.of()
-                : book.read(
-                        (closed, names) -> BadBatch.of(closed, here, span.now().toEpochMilli(), suppliers::get));
+                : book.read((closed, names) -> {
+                    BadOf of =
+                            new BadOf(closed.size(), here, suppliers, LocalDate.ofInstant(span.now(), ZoneOffset.UTC));
+                    KeptBad last = kept.get();
+                    if (last == null || !last.of().equals(of)) {
+                        last = new KeptBad(
+                                of, BadBatch.of(closed, here, span.now().toEpochMilli(), suppliers::get));
+                        kept.set(last);
+                    }
+                    return last.bad();
+                });
     }
 
     private static FaultPattern pattern(FaultCount one, PatternStore.FaultName name, String revision) {

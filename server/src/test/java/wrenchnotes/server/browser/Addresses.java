@@ -46,6 +46,8 @@ final class Addresses {
                 "/drawers?unread=",
                 "/drawers?add=",
                 "/patterns",
+                "/patterns?component=drawer%20belt&ownership=CUSTOMER",
+                "/patterns/month",
                 "/team",
                 "/team/gate",
                 "/team/journal",

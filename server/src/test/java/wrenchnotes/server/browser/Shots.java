@@ -115,17 +115,6 @@ public final class Shots {
         page.getByText("Add a step").waitFor();
         page.getByText("Lift the carousel").first().click();
         take("notes");
-        window.goTo("Models");
-        page.getByText("A new model").waitFor();
-        page.getByText("Quistral Q2").click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("B").setExact(true))
-                .click();
-        page.getByText("Differences").click();
-        page.getByLabel("Differences", new Page.GetByLabelOptions().setExact(true))
-                .first()
-                .waitFor();
-        take("differences");
-
         window.goTo("Drawers");
         page.getByText("hinge ribbon").first().waitFor();
         page.getByText("From the odds of").waitFor();
@@ -141,6 +130,9 @@ public final class Shots {
         window.goTo("Patterns");
         page.getByText("All of them in numbers").waitFor();
         take("patterns");
+        page.navigate("/patterns/month");
+        page.getByText("Money by kind of work").waitFor();
+        take("month");
 
         page.navigate("/gauges/rails");
         window.click("Example");

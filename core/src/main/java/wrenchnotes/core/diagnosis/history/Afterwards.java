@@ -51,7 +51,17 @@ public final class Afterwards {
 
     /** When a unit first came back for the component of a finding; {@link #NEVER} if it has not. Arguments as of {@link #comebacks}. */
     public long back(int job, int found) {
-        return comebacks(job, found).min().orElse(NEVER);
+        int component = book.found().component(found);
+        StaysOfUnits units = book.units();
+        long first = NEVER;
+        for (int stay = units.last(book.unit(job)); stay != StaysOfUnits.NONE; stay = units.before(stay)) {
+            if (book.checkedIn(stay) < first && follows(job, stay) && atFault(stay, component)) {
+                first = book.checkedIn(stay);
+            }
+        }
+        return here.containsKey(book.unit(job))
+                ? Math.min(first, comebacks(job, found).min().orElse(NEVER))
+                : first;
     }
 
     /** Whether it did. Arguments as of {@link #comebacks}. */

@@ -15,7 +15,7 @@ import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.outcome.Outcome;
 
 /**
- * All closed jobs in memory, a column an array: about 71 bytes a job, 23 a finding, 4 a word. Jobs are added as they are closed; what is
+ * All closed jobs in memory, a column an array: about 71 bytes a job, 27 a finding, 4 a word. Jobs are added as they are closed; what is
  * asked is counted from first to last, so that any filter is as quick as none. Learning, patterns, estimates, prices and comebacks read it.
  *
  * <p>Not safe for several threads: whoever holds it lets one add, or many read.

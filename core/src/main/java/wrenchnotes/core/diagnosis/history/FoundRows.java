@@ -1,11 +1,14 @@
 package wrenchnotes.core.diagnosis.history;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BiConsumer;
 import wrenchnotes.core.diagnosis.FindingKind;
 import wrenchnotes.core.diagnosis.Remedy;
 
-/** What was found in closed jobs, a column an array: about 23 bytes a finding. Each finding is asked for by where it stands, from 0 to {@link #size()}. */
+/** What was found in closed jobs, a column an array: about 27 bytes a finding. Each finding is asked for by where it stands, from 0 to {@link #size()}. */
 public final class FoundRows {
 
     private static final Remedy[] REMEDIES = Remedy.values();
@@ -19,6 +22,11 @@ public final class FoundRows {
     private final Columns.Bytes kind = new Columns.Bytes();
     private final Columns.Ints supplier = new Columns.Ints();
     private final RemedyChanges changes = new RemedyChanges();
+    /** Which fault of which revision, by numbers that have no gaps. */
+    private final Columns.Ints sort = new Columns.Ints();
+
+    private final Map<Long, Integer> sorts = new HashMap<>();
+    private final List<int[]> sorted = new ArrayList<>();
 
     void add(List<ClosedJob.FoundFault> found) {
         for (ClosedJob.FoundFault one : found) {
@@ -30,7 +38,35 @@ public final class FoundRows {
             kind.add(one.kind().ordinal());
             supplier.add(one.supplier());
             changes.add(one.changed());
+            sort.add(sortOf(one));
         }
+    }
+
+    private int sortOf(ClosedJob.FoundFault one) {
+        return sorts.computeIfAbsent(one.revision() << Integer.SIZE | one.fault(), key -> {
+            sorted.add(new int[] {Math.toIntExact(one.revision()), Math.toIntExact(one.fault())});
+            return sorted.size() - 1;
+        });
+    }
+
+    /** How many faults of revisions there are: each finding is of one {@link #sort} below it. */
+    public int sorts() {
+        return sorted.size();
+    }
+
+    /** Which fault of which revision it is, from 0 to {@link #sorts()}. */
+    public int sort(int at) {
+        return sort.get(at);
+    }
+
+    /** The revision of a sort. */
+    public long onOf(int sort) {
+        return sorted.get(sort)[0];
+    }
+
+    /** The fault of a sort. */
+    public long faultOf(int sort) {
+        return sorted.get(sort)[1];
     }
 
     int size() {
@@ -81,6 +117,7 @@ public final class FoundRows {
                 + failed.bytes()
                 + kind.bytes()
                 + supplier.bytes()
+                + sort.bytes()
                 + changes.bytes();
     }
 }

@@ -11,6 +11,7 @@ import wrenchnotes.core.diagnosis.FaultName;
 /** Which sub-assemblies were seen in each job's unit, in columns: 4 bytes a job and 4 a sub-assembly. */
 final class UnitsInside {
 
+    private static final int[] NOTHING = {};
     private final Columns.Ints first = new Columns.Ints();
     private final Columns.Ints revision = new Columns.Ints();
     private final Set<Long> seen = new HashSet<>();
@@ -25,6 +26,9 @@ final class UnitsInside {
     /** The revisions of what was seen in a job's unit. */
     int[] of(int job) {
         int end = job + 1 < first.size() ? first.get(job + 1) : revision.size();
+        if (end == first.get(job)) {
+            return NOTHING;
+        }
         int[] of = new int[end - first.get(job)];
         for (int at = 0; at < of.length; at++) {
             of[at] = revision.get(first.get(job) + at);

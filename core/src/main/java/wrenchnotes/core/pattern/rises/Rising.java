@@ -80,15 +80,22 @@ public record Rising(List<RisingVerdict> rows) {
     private record Tested(Optional<Double> z, double p, Method method) {}
 
     public static Rising of(RisingAsked asked) {
-        return of(asked.rows(), asked.errorRate().orElse(USUAL_ERROR_RATE));
+        return of(
+                asked.rows().stream()
+                        .map(row -> new Months(row.name(), plain(row.jobs()), plain(row.faults())))
+                        .toList(),
+                asked.errorRate().orElse(USUAL_ERROR_RATE));
     }
 
-    /** Of a shop's own rows, however many. */
-    public static Rising of(List<RisingRow> of) {
+    /** Jobs of each month, and how many of them had it: 0 to as many as there were. */
+    public record Months(String name, int[] jobs, int[] faults) {}
+
+    /** Of a shop's own rows, however many, counted by the core itself. */
+    public static Rising of(List<Months> of) {
         return of(of, USUAL_ERROR_RATE);
     }
 
-    private static Rising of(List<RisingRow> of, double rate) {
+    private static Rising of(List<Months> of, double rate) {
         List<Tested> tested = of.stream().map(Rising::tested).toList();
         double[] q = together(tested.stream().mapToDouble(Tested::p).toArray());
         List<RisingVerdict> rows = new ArrayList<>();
@@ -99,8 +106,12 @@ public record Rising(List<RisingVerdict> rows) {
         return new Rising(List.copyOf(rows));
     }
 
-    private static Tested tested(RisingRow row) {
-        int months = row.jobs().size();
+    private static int[] plain(List<Integer> of) {
+        return of.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    private static Tested tested(Months row) {
+        int months = row.jobs().length;
         if (months > LAST) {
             int[][] table = {{sum(row.faults(), months - LAST, months), 0}, {sum(row.faults(), 0, months - LAST), 0}};
             table[0][1] = sum(row.jobs(), months - LAST, months) - table[0][0];
@@ -141,17 +152,17 @@ public record Rising(List<RisingVerdict> rows) {
                         .getPValue();
     }
 
-    private static Tested trend(RisingRow row) {
-        double jobs = sum(row.jobs(), 0, row.jobs().size());
-        double share = jobs == 0 ? 0 : sum(row.faults(), 0, row.faults().size()) / jobs;
+    private static Tested trend(Months row) {
+        double jobs = sum(row.jobs(), 0, row.jobs().length);
+        double share = jobs == 0 ? 0 : sum(row.faults(), 0, row.faults().length) / jobs;
         double over = 0;
         double scores = 0;
         double squares = 0;
-        for (int month = 0; month < row.jobs().size(); month++) {
+        for (int month = 0; month < row.jobs().length; month++) {
             double score = month + 1.0;
-            over += score * (row.faults().get(month) - row.jobs().get(month) * share);
-            scores += score * row.jobs().get(month);
-            squares += score * score * row.jobs().get(month);
+            over += score * (row.faults()[month] - row.jobs()[month] * share);
+            scores += score * row.jobs()[month];
+            squares += score * score * row.jobs()[month];
         }
         double variance = jobs == 0 ? 0 : share * (1 - share) * (squares - scores * scores / jobs);
         if (variance <= 0) {
@@ -193,7 +204,11 @@ public record Rising(List<RisingVerdict> rows) {
         return q;
     }
 
-    private static int sum(List<Integer> of, int from, int until) {
-        return of.subList(from, until).stream().mapToInt(Integer::intValue).sum();
+    private static int sum(int[] of, int from, int until) {
+        int sum = 0;
+        for (int at = from; at < until; at++) {
+            sum += of[at];
+        }
+        return sum;
     }
 }

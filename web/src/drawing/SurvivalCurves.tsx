@@ -30,7 +30,7 @@ export function SurvivalCurves({ remedies, days }: { remedies: Lasts[]; days: nu
     <svg
       viewBox={`0 0 ${WIDE} ${high}`}
       width="100%"
-      role="img"
+      role="group"
       aria-label={shown
         .map((one) => `${floor.Remedy[one.remedy]}: ${one.cameBack} of ${one.done} came back`)
         .join('; ')}

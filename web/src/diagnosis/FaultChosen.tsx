@@ -6,7 +6,7 @@ import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Caution } from '../parts/States';
 import { FaultRow } from './FaultRow';
-import { Lasted, useOverTerm } from './Lasted';
+import { Lasted, OverTerm, useOverTerm } from './Lasted';
 import { Said } from './Said';
 
 type Remedy = Schemas['RemedyHere'];
@@ -61,7 +61,7 @@ export function FaultChosen({
           }))
         : fault.remedies.map((one) => ({
             words: floor.Remedy[one.remedy],
-            more: <Lasted of={one} told={told} />,
+            more: <Lasted of={one} />,
             act: () => did(one),
           }));
   const other = remedy
@@ -108,6 +108,7 @@ export function FaultChosen({
           {other.words}
         </Act>
       </Box>
+      {!remedy && <OverTerm told={told} bench={bench} />}
       {!remedy && good && (
         <Act look={look} minH="56px" keyName="9" disabled={off} onClick={good}>
           It is good after all

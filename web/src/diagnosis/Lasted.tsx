@@ -1,32 +1,46 @@
-import { chakra } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
+import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
 import { percent } from '../drawing/IntervalBar';
 import { money } from '../typed/sum';
 
 /** How a remedy held here: "14 here, none back". */
-export function Lasted({ of, told }: { of: Schemas['RemedyHere']; told?: Schemas['RemediesTold'] }) {
-  const currency = useCurrency();
-  const one = told?.remedies.find(({ remedy }) => remedy === of.remedy);
+export function Lasted({ of }: { of: Schemas['RemedyHere'] }) {
   return (
     <chakra.span display="block" fontSize="sm" fontWeight={400}>
       {words(of)}
-      {one && (
-        <chakra.span display="block">
+    </chakra.span>
+  );
+}
+
+/** How much of each remedy holds the term that the shop stands for it, and what that costs: a line each, none where nothing is known. */
+export function OverTerm({ told, bench }: { told?: Schemas['RemediesTold']; bench?: boolean }) {
+  const currency = useCurrency();
+  if (!told || told.remedies.length === 0) {
+    return null;
+  }
+  return (
+    <Box role="group" aria-label="Over the term" fontSize="sm" color={bench ? 'chalkDust' : 'muted'}>
+      {told.remedies.slice(0, 3).map((one) => (
+        <Box key={one.remedy}>
+          <b>{floor.Remedy[one.remedy]}</b>
+          {': '}
           {[
-            one.lasts && !one.lasts.beyond && `${percent(one.lasts.survival)} hold ${told?.termDays} days`,
+            one.lasts && !one.lasts.beyond && `${percent(one.lasts.survival)} hold ${told.termDays} days`,
             one.minutes !== undefined && `${one.minutes} min`,
             one.termMinor === undefined
-              ? money(one.nowMinor, currency)
-              : `${money(one.termMinor, currency)} over the term${one.cheapest ? ', the least' : ''}`,
+              ? `${money(one.nowMinor, currency)} once`
+              : `${money(one.termMinor, currency)} in all`,
+            one.cheapest && 'least',
           ]
             .filter(Boolean)
-            .join(' · ')}
-        </chakra.span>
-      )}
-    </chakra.span>
+            .join(', ')}
+        </Box>
+      ))}
+    </Box>
   );
 }
 

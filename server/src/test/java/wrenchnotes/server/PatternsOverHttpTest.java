@@ -96,6 +96,7 @@ class PatternsOverHttpTest {
                         .status())
                 .isEqualTo(200);
         assertThat(client.get("/api/patterns?kind=TEAPOT").status()).isEqualTo(400);
+        assertThat(client.get("/api/patterns?kind=TEAPOT").detail()).isEqualTo("kind cannot be TEAPOT");
         assertThat(client.get("/api/patterns?months=0").status()).isEqualTo(400);
         assertThat(client.get("/api/patterns/choices").body().get("suppliers").size())
                 .isEqualTo(2);

@@ -157,7 +157,12 @@ public class Problems extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleMethodArgumentNotValid(
             MethodArgumentNotValidException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         List<FieldError> fields = e.getBindingResult().getFieldErrors().stream()
-                .map(error -> new FieldError(error.getField(), error.getField() + " " + error.getDefaultMessage()))
+                .map(error -> new FieldError(
+                        error.getField(),
+                        error.getField() + " "
+                                + (error.isBindingFailure()
+                                        ? "cannot be " + error.getRejectedValue()
+                                        : error.getDefaultMessage())))
                 .toList();
         return body(badFields(fields), headers);
     }

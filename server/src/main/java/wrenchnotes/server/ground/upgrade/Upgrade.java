@@ -26,14 +26,16 @@ public final class Upgrade {
 
     /**
      * V8 first lacked indexes that V9 makes. What V20 first had of its own stands in V21 and V24 now, so that whoever has run all of them has the same tables
-     * either way. V27 went without two columns for some commits: {@link #asItLanded} puts them back before V29 asks for them.
+     * either way. V27 went without two columns for some commits: {@link #asItLanded} puts them back before V29 asks for them; whoever had gone on to V29 as it
+     * was then has the tables that it makes now.
      */
     private static final List<Edited> EDITED = List.of(
             new Edited("8", 792166021, 1959162236),
             new Edited("20", -1501376059, 916174635),
             new Edited("21", -848282546, -2071718215),
             new Edited("24", 1154112806, 1277569849),
-            new Edited("27", WITHOUT_COLUMNS, 1433180997));
+            new Edited("27", WITHOUT_COLUMNS, 1433180997),
+            new Edited("29", 377180897, 1529862022));
 
     private Upgrade() {}
 
@@ -127,12 +129,15 @@ public final class Upgrade {
     }
 
     private static void asItLanded(DataSource shop, JdbcClient jdbc) {
-        boolean without =
-                jdbc.sql("SELECT COUNT(*) FROM flyway_schema_history WHERE version = '27' AND checksum = :checksum")
-                                .param("checksum", WITHOUT_COLUMNS)
-                                .query(Integer.class)
-                                .single()
-                        > 0;
+        boolean without = jdbc.sql("""
+                                SELECT COUNT(*) FROM flyway_schema_history
+                                WHERE version = '27' AND checksum = :checksum
+                                  AND NOT EXISTS (SELECT 1 FROM flyway_schema_history WHERE version = '29' AND success = 1)
+                                """)
+                        .param("checksum", WITHOUT_COLUMNS)
+                        .query(Integer.class)
+                        .single()
+                > 0;
         if (without) {
             JdbcTemplate tables = new JdbcTemplate(shop);
             tables.execute("ALTER TABLE supplier ADD COLUMN address TEXT NOT NULL DEFAULT ''");

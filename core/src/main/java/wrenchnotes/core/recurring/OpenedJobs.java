@@ -3,6 +3,8 @@ package wrenchnotes.core.recurring;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.history.ClosedBook;
@@ -33,6 +35,7 @@ public record OpenedJobs(List<OpenedJob> jobs) {
     public static OpenedJobs of(ClosedBook book, Names names, FaultOn one, Narrowed narrowed, long from, long end) {
         Where where = names.revisions().get(one.revision());
         FaultName fault = names.faults().get(one.fault());
+        Set<Long> ofModel = where == null ? Set.of() : ofModel(names, where.model());
         List<OpenedJob> jobs = new ArrayList<>();
         for (int job = 0; where != null && job < book.size(); job++) {
             long at = book.handedOver(job);
@@ -43,7 +46,7 @@ public record OpenedJobs(List<OpenedJob> jobs) {
             boolean model = false;
             for (long revision : opened(book, job)) {
                 same |= revision == one.revision();
-                model |= names.revisions().get(revision).model() == where.model();
+                model |= ofModel.contains(revision);
             }
             if (same || model) {
                 jobs.add(new OpenedJob(
@@ -51,6 +54,13 @@ public record OpenedJobs(List<OpenedJob> jobs) {
             }
         }
         return new OpenedJobs(List.copyOf(jobs));
+    }
+
+    private static Set<Long> ofModel(Names names, long model) {
+        return names.revisions().values().stream()
+                .filter(where -> where.model() == model)
+                .map(Where::revision)
+                .collect(Collectors.toSet());
     }
 
     private static boolean had(ClosedBook book, Names names, int job, FaultOn one, boolean same, FaultName fault) {

@@ -1,6 +1,8 @@
 package wrenchnotes.core.pattern.lasts;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
 import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 
@@ -23,16 +25,15 @@ public record LogRank(double chiSquared, int degrees, double p) {
         double[][] spread = new double[most][most];
         TreeSet<Double> days = new TreeSet<>();
         groups.forEach(stays -> stays.stream().filter(StayLength::cameBack).forEach(stay -> days.add(stay.days())));
+        List<Lasted> lasted = groups.stream().map(Lasted::of).toList();
         for (double day : days) {
             double[] atRisk = new double[groups.size()];
             double[] cameBack = new double[groups.size()];
             double n = 0;
             double d = 0;
             for (int g = 0; g < groups.size(); g++) {
-                for (StayLength stay : groups.get(g)) {
-                    atRisk[g] += stay.days() >= day ? 1 : 0;
-                    cameBack[g] += stay.cameBack() && stay.days() == day ? 1 : 0;
-                }
+                atRisk[g] = lasted.get(g).atRisk(day);
+                cameBack[g] = lasted.get(g).cameBack().getOrDefault(day, 0);
                 n += atRisk[g];
                 d += cameBack[g];
             }
@@ -45,6 +46,32 @@ public record LogRank(double chiSquared, int degrees, double p) {
             }
         }
         return solved(over, spread);
+    }
+
+    /** A group in order, so that each day is looked up rather than counted. */
+    private record Lasted(double[] days, Map<Double, Integer> cameBack) {
+
+        static Lasted of(List<StayLength> stays) {
+            Map<Double, Integer> cameBack = new HashMap<>();
+            stays.stream().filter(StayLength::cameBack).forEach(stay -> cameBack.merge(stay.days(), 1, Integer::sum));
+            return new Lasted(
+                    stays.stream().mapToDouble(StayLength::days).sorted().toArray(), cameBack);
+        }
+
+        /** How many lasted until a day or longer. */
+        int atRisk(double day) {
+            int from = 0;
+            int until = days.length;
+            while (from < until) {
+                int middle = (from + until) / 2;
+                if (days[middle] < day) {
+                    from = middle + 1;
+                } else {
+                    until = middle;
+                }
+            }
+            return days.length - from;
+        }
     }
 
     /** over′ · spread⁻¹ · over, by elimination; what cannot differ is left out. */

@@ -71,8 +71,7 @@ public record Survival(List<CurveStep> steps, double longest) {
     /** @param day 0 or more */
     public Band at(double day) {
         Checked.within("at", day, 0, Double.MAX_VALUE);
-        Optional<CurveStep> last =
-                steps.stream().filter(step -> step.day() <= day).reduce((one, other) -> other);
+        Optional<CurveStep> last = lastBy(day);
         double survival = last.map(CurveStep::survival).orElse(1.0);
         boolean beyond = day > longest;
         if (survival == 0 || survival == 1) {
@@ -80,6 +79,21 @@ public record Survival(List<CurveStep> steps, double longest) {
         }
         double spread = Z * Math.sqrt(last.orElseThrow().hazards()) / Math.abs(Math.log(survival));
         return new Band(survival, Math.pow(survival, Math.exp(spread)), Math.pow(survival, Math.exp(-spread)), beyond);
+    }
+
+    /** The last step on or before a day, by halving: curves are read at each of their own steps. */
+    private Optional<CurveStep> lastBy(double day) {
+        int from = 0;
+        int until = steps.size();
+        while (from < until) {
+            int middle = (from + until) / 2;
+            if (steps.get(middle).day() <= day) {
+                from = middle + 1;
+            } else {
+                until = middle;
+            }
+        }
+        return from == 0 ? Optional.empty() : Optional.of(steps.get(from - 1));
     }
 
     /** The share that has not come back after so many days, the last value carried beyond the longest stay. */

@@ -5,9 +5,11 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.apache.commons.statistics.descriptive.Median;
 import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.diagnosis.history.Afterwards;
@@ -31,6 +33,8 @@ import wrenchnotes.core.pattern.lasts.StayLength;
 public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
 
     private static final double DAY = 86_400_000;
+    private static final double HOUR = 3_600_000;
+    private static final double MINUTE = 60_000;
     /** One that is back within the hour stayed away all the same. */
     private static final double LEAST_DAYS = 1 / 24.0;
 
@@ -43,6 +47,7 @@ public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
      * @param partsMinor what the parts of its job cost
      * @param benchMillis what its job took; 0 if nobody kept the time
      * @param often after how many days, each time that it came back
+     * @param out whether it is out there still: not back, and not known to be gone
      * @param followedToDay today, or when it was known to be gone
      */
     public record StayAfter(
@@ -56,10 +61,16 @@ public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
             long partsMinor,
             long benchMillis,
             List<Double> often,
-            double followedToDay) {
+            double followedToDay,
+            boolean out) {
 
         public UnitFollowed followed() {
             return new UnitFollowed(often, followedToDay);
+        }
+
+        /** What its job cost, in minor units: parts, and work at the shop's price of an hour. */
+        public double costMinor(long hourMinor) {
+            return partsMinor + benchMillis / HOUR * hourMinor;
         }
     }
 
@@ -104,11 +115,13 @@ public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
         long back = afterwards.back(job, at);
         long from = afterwards.wentOut(job, back);
         long followed = Math.min(now, afterwards.gone(job));
-        List<Double> often = afterwards
-                .comebacks(job, at)
-                .sorted()
-                .mapToObj(time -> days(from, time))
-                .toList();
+        List<Double> often = back == Afterwards.NEVER
+                ? List.of()
+                : afterwards
+                        .comebacks(job, at)
+                        .sorted()
+                        .mapToObj(time -> days(from, time))
+                        .toList();
         double last = often.isEmpty() ? 0 : often.get(often.size() - 1);
         return new StayAfter(
                 book.id(job),
@@ -121,11 +134,31 @@ public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
                 book.partsMinor(job),
                 book.benchMillis(job),
                 often,
-                Math.max(last, days(from, followed)));
+                Math.max(last, days(from, followed)),
+                back == Afterwards.NEVER && followed == now);
     }
 
     private static double days(long from, long until) {
         return Math.max(LEAST_DAYS, (until - from) / DAY);
+    }
+
+    /** What the jobs of some stays cost on average, in minor units; 0 of none. */
+    static double meanCost(List<StayAfter> stays, long hourMinor) {
+        return stays.stream()
+                .mapToDouble(stay -> stay.costMinor(hourMinor))
+                .average()
+                .orElse(0);
+    }
+
+    /** How many minutes their jobs took at the bench, in the median; empty if nobody kept the time. */
+    static Optional<Integer> usualMinutes(List<StayAfter> stays) {
+        double[] minutes = stays.stream()
+                .filter(stay -> stay.benchMillis() > 0)
+                .mapToDouble(stay -> stay.benchMillis() / MINUTE)
+                .toArray();
+        return minutes.length == 0
+                ? Optional.empty()
+                : Optional.of((int) Math.round(Median.withDefaults().evaluate(minutes)));
     }
 
     /** How long they lasted, by whatever tells them apart. */

@@ -1,13 +1,12 @@
-package wrenchnotes.server.pattern;
+package wrenchnotes.core.recurring;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import org.apache.commons.statistics.descriptive.Median;
 import wrenchnotes.core.diagnosis.Remedy;
 import wrenchnotes.core.job.Warranty;
 import wrenchnotes.core.money.WarrantyRisk;
@@ -15,8 +14,6 @@ import wrenchnotes.core.pattern.lasts.LogRank;
 import wrenchnotes.core.pattern.lasts.MeanComebacks;
 import wrenchnotes.core.pattern.lasts.StayLength;
 import wrenchnotes.core.pattern.lasts.Survival;
-import wrenchnotes.core.recurring.Comparison;
-import wrenchnotes.core.recurring.FaultStays;
 import wrenchnotes.core.recurring.FaultStays.StayAfter;
 
 /**
@@ -44,12 +41,8 @@ public record PickedFault(
     /** From handover on, after a quarter, half a year and a year: where curves are read. */
     private static final List<Double> READ_AT = List.of(0.0, 90.0, 183.0, 365.0);
 
-    private static final int TOO_FEW = 5;
-
     /** More marks nobody sees apart. */
     private static final int MOST_MARKS = 200;
-
-    private static final double HOUR = 3_600_000;
 
     /** @param low and high of it, nineteen times in twenty */
     public record CurvePoint(double day, double survival, double low, double high) {}
@@ -91,7 +84,8 @@ public record PickedFault(
             List<ReadAt> readAt,
             Optional<Double> medianDay) {}
 
-    static PickedFault of(FaultStays stays, List<Comparison> found, List<Comparison> cameBack, long hourMinor) {
+    /** @param hourMinor what an hour at the bench costs, in minor units */
+    public static PickedFault of(FaultStays stays, List<Comparison> found, List<Comparison> cameBack, long hourMinor) {
         List<RemedyLasts> remedies = new ArrayList<>();
         for (Remedy remedy : Remedy.values()) {
             List<StayAfter> its = stays.stays().stream()
@@ -139,19 +133,15 @@ public record PickedFault(
                                 .mapToDouble(MeanComebacks.MeanStep::mean)
                                 .max()
                                 .orElse(0)))
-                .filter(one -> one.followed() >= TOO_FEW)
+                .filter(one -> one.followed() >= FaultCount.TOO_FEW)
                 .toList();
     }
 
     private static WarrantyNow warranty(FaultStays stays, Map<Remedy, List<StayLength>> lengths, long hourMinor) {
         int days = (int) Warranty.LENGTH.toDays();
-        double each = stays.stays().stream()
-                .mapToDouble(stay -> stay.partsMinor() + stay.benchMillis() / HOUR * hourMinor)
-                .average()
-                .orElse(0);
+        double each = FaultStays.meanCost(stays.stays(), hourMinor);
         List<WarrantyRisk.Out> out = stays.stays().stream()
-                .filter(stay -> !stay.length().cameBack() && stay.length().days() == stay.followedToDay())
-                .filter(stay -> stay.length().days() < days)
+                .filter(stay -> stay.out() && stay.length().days() < days)
                 .map(stay ->
                         new WarrantyRisk.Out(stay.remedy().name(), stay.length().days(), each))
                 .toList();
@@ -176,22 +166,23 @@ public record PickedFault(
                     int atRisk = (int)
                             stays.stream().filter(stay -> stay.days() >= day).count();
                     return new ReadAt(
-                            day, atRisk, atRisk < TOO_FEW ? Optional.empty() : Optional.of(point(curve, day)));
+                            day,
+                            atRisk,
+                            atRisk < FaultCount.TOO_FEW ? Optional.empty() : Optional.of(point(curve, day)));
                 })
                 .toList();
-        OptionalDouble minutes = median(its.stream()
-                .filter(stay -> stay.benchMillis() > 0)
-                .mapToDouble(stay -> stay.benchMillis() / HOUR * 60)
-                .toArray());
         return new RemedyLasts(
                 remedy,
                 stays.size(),
                 failed,
                 (int) stays.stream().filter(StayLength::cameBack).count(),
-                minutes.isPresent() ? Optional.of((int) Math.round(minutes.getAsDouble())) : Optional.empty(),
-                Math.round(
-                        median(its.stream().mapToDouble(StayAfter::partsMinor).toArray())
-                                .orElse(0)),
+                FaultStays.usualMinutes(its),
+                its.isEmpty()
+                        ? 0
+                        : Math.round(Median.withDefaults()
+                                .evaluate(its.stream()
+                                        .mapToDouble(StayAfter::partsMinor)
+                                        .toArray())),
                 curve.steps().stream().map(step -> point(curve, step.day())).toList(),
                 its.stream()
                         .sorted(Comparator.comparingLong(StayAfter::from).reversed())
@@ -201,13 +192,6 @@ public record PickedFault(
                         .toList(),
                 read,
                 curve.medianDay().isPresent() ? Optional.of(curve.medianDay().getAsDouble()) : Optional.empty());
-    }
-
-    private static OptionalDouble median(double[] of) {
-        double[] sorted = Arrays.stream(of).sorted().toArray();
-        return sorted.length == 0
-                ? OptionalDouble.empty()
-                : OptionalDouble.of((sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2);
     }
 
     private static CurvePoint point(Survival curve, double day) {

@@ -30,16 +30,13 @@ public record RemedyOverTerm(
         Optional<Long> termMinor,
         boolean cheapest) {
 
-    private static final double HOUR = 3_600_000;
-    private static final int HOUR_MINUTES = 60;
-
     /**
      * @param termDays above 0
      * @param hourMinor what an hour at the bench costs, in minor units
      * @return the most often done first
      */
     public static List<RemedyOverTerm> of(FaultStays stays, double termDays, long hourMinor) {
-        double another = mean(stays.stays(), hourMinor);
+        double another = FaultStays.meanCost(stays.stays(), hourMinor);
         Map<Remedy, List<StayAfter>> remedies =
                 stays.stays().stream().collect(Collectors.groupingBy(StayAfter::remedy));
         List<RemedyOverTerm> told = new ArrayList<>();
@@ -58,7 +55,7 @@ public record RemedyOverTerm(
 
     private static RemedyOverTerm one(
             Remedy remedy, List<StayAfter> its, double termDays, long hourMinor, double another) {
-        double now = mean(its, hourMinor);
+        double now = FaultStays.meanCost(its, hourMinor);
         Optional<Survival.Band> lasts = its.size() < FaultCount.TOO_FEW
                 ? Optional.empty()
                 : Optional.of(Survival.of(its.stream().map(StayAfter::length).toList())
@@ -67,27 +64,9 @@ public record RemedyOverTerm(
                 remedy,
                 its.size(),
                 lasts,
-                minutes(its),
+                FaultStays.usualMinutes(its),
                 Math.round(now),
                 lasts.filter(band -> !band.beyond()).map(band -> Math.round(now + (1 - band.survival()) * another)),
                 false);
-    }
-
-    private static double mean(List<StayAfter> stays, long hourMinor) {
-        return stays.stream()
-                .mapToDouble(stay -> stay.partsMinor() + stay.benchMillis() / HOUR * hourMinor)
-                .average()
-                .orElse(0);
-    }
-
-    private static Optional<Integer> minutes(List<StayAfter> stays) {
-        double[] sorted = stays.stream()
-                .filter(stay -> stay.benchMillis() > 0)
-                .mapToDouble(stay -> stay.benchMillis() / HOUR * HOUR_MINUTES)
-                .sorted()
-                .toArray();
-        return sorted.length == 0
-                ? Optional.empty()
-                : Optional.of((int) Math.round((sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2));
     }
 }

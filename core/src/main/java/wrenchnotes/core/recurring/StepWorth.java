@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.commons.statistics.descriptive.Median;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import wrenchnotes.core.pattern.Share;
 import wrenchnotes.core.teardown.Doing;
@@ -103,7 +104,8 @@ public record StepWorth(Step step, String why) {
         double low = sorted.get(Math.max(0, below - 1));
         double high = sorted.get(Math.min(many - 1, many - below));
         double said = step.doing().minutes();
-        double median = (sorted.get((many - 1) / 2) + sorted.get(many / 2)) / 2;
+        double median = Median.withDefaults()
+                .evaluate(times.stream().mapToDouble(Double::doubleValue).toArray());
         boolean far = median > said * FAR_OFF || median < said / FAR_OFF;
         return far && (said < low || said > high)
                 ? Optional.of(Math.max(HALF_MINUTE, Math.rint(median / HALF_MINUTE) * HALF_MINUTE))

@@ -5,6 +5,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import wrenchnotes.core.recurring.FaultOn;
+import wrenchnotes.core.recurring.PickedFault;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.shop.TheShop;
 

@@ -21,6 +21,7 @@ import wrenchnotes.core.recurring.FaultOn;
 import wrenchnotes.core.recurring.FaultStays;
 import wrenchnotes.core.recurring.Narrowed;
 import wrenchnotes.core.recurring.OpenedJobs;
+import wrenchnotes.core.recurring.PickedFault;
 import wrenchnotes.core.recurring.Recurring;
 import wrenchnotes.server.diagnosis.Book;
 import wrenchnotes.server.pattern.PatternAsked.Span;

@@ -4,11 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Component;
 import wrenchnotes.core.diagnosis.history.Comeback;
 import wrenchnotes.core.recurring.WatchGain;
@@ -35,6 +33,8 @@ class WatchService {
     private static final double MONTH_DAYS = 365.25 / 12;
     /** What was declined is proposed again once it has happened twice as often. */
     private static final int AGAIN = 2;
+
+    private static final int LONGEST = 200;
 
     private final WatchStore store;
     private final PatternStore patterns;
@@ -91,22 +91,34 @@ class WatchService {
     public record WatchSeen(List<WatchEarned> earned, List<WatchStands> standing) {}
 
     WatchSeen seen(Instant now) {
-        Map<String, WatchTold> said = new HashMap<>();
-        store.last().forEach(word -> said.put(word.revision() + " " + word.component(), word));
-        List<Comeback.AtFault> here = patterns.openFaults();
-        long from = now.minus(LOOKED_BACK).toEpochMilli();
-        List<WatchWorth> worth = book.read((closed, names) ->
-                WatchWorth.of(closed, from, now.toEpochMilli(), here, shop.now().hourMinor()));
-        Set<Long> faults = new HashSet<>();
-        worth.forEach(one -> faults.add(one.on().fault()));
-        Map<Long, PatternStore.FaultName> named = patterns.faultNames(faults);
+        List<WatchTold> last = store.last();
+        List<WatchWorth> worth = proposed(last, now);
+        Map<Long, PatternStore.FaultName> named =
+                patterns.faultNames(worth.stream().map(one -> one.on().fault()).toList());
         Map<Long, String> revisions = patterns.revisionNames();
-        List<WatchEarned> earned = worth.stream()
+        return new WatchSeen(
+                worth.stream()
+                        .map(one -> earned(one, named.get(one.on().fault()), revisions))
+                        .toList(),
+                standing(last, revisions, now));
+    }
+
+    /** What the figures say is worth it, and nobody has decided about yet. */
+    private List<WatchWorth> proposed(List<WatchTold> last, Instant now) {
+        Map<String, WatchTold> said = new HashMap<>();
+        last.forEach(word -> said.put(word.revision() + " " + word.component(), word));
+        List<Comeback.AtFault> here = patterns.openFaults();
+        return book
+                .read((closed, names) -> WatchWorth.of(
+                        closed,
+                        now.minus(LOOKED_BACK).toEpochMilli(),
+                        now.toEpochMilli(),
+                        here,
+                        shop.now().hourMinor()))
+                .stream()
                 .filter(one -> isNew(said.get(one.on().revision() + " " + one.component()), one.gain()))
                 .filter(one -> !watched(one.on().revision(), one.component()))
-                .map(one -> earned(one, named.get(one.on().fault()), revisions))
                 .toList();
-        return new WatchSeen(earned, standing(said.values(), revisions, now));
     }
 
     private static boolean isNew(WatchTold last, WatchGain gain) {
@@ -127,11 +139,17 @@ class WatchService {
                 one.jobs(),
                 Math.round(one.gain().monthMinor()),
                 Math.round(one.gain().lowMinor()),
-                "look at the " + name.component() + ", whatever it came for: " + name.wrong() + " in "
-                        + one.gain().events() + " of " + one.jobs() + " beside something else, or when it was back");
+                words(one, name));
     }
 
-    private List<WatchStands> standing(Iterable<WatchTold> said, Map<Long, String> revisions, Instant now) {
+    /** As long as the notes take them. */
+    private static String words(WatchWorth one, PatternStore.FaultName name) {
+        String words = "look at the " + name.component() + ", whatever it came for: " + name.wrong() + " in "
+                + one.gain().events() + " of " + one.jobs() + " beside something else, or when it was back";
+        return words.length() <= LONGEST ? words : words.substring(0, LONGEST - 1) + "…";
+    }
+
+    private List<WatchStands> standing(List<WatchTold> said, Map<Long, String> revisions, Instant now) {
         List<WatchStands> standing = new ArrayList<>();
         for (WatchTold word : said) {
             if (word.word() != WatchSaid.STANDS || !watched(word.revision(), word.component())) {
@@ -160,22 +178,15 @@ class WatchService {
 
     /** @param words as they stand in the notes from now on @return the number of what was said */
     long say(By by, long revision, long component, WatchSaid word, String words, Instant now) {
-        Checked.text("words", words, 200);
-        Optional<WatchEarned> earned = seen(now).earned().stream()
-                .filter(one -> one.revisionId() == revision && one.componentId() == component)
+        Checked.text("words", words, LONGEST);
+        Optional<WatchWorth> worth = proposed(store.last(), now).stream()
+                .filter(one -> one.on().revision() == revision && one.component() == component)
                 .findFirst();
-        boolean stands = watched(revision, component);
-        switch (word) {
-            case STANDS, DECLINED -> {
-                if (earned.isEmpty()) {
-                    throw Refused.because("The figures do not propose this any more: look at what they propose now.");
-                }
-            }
-            case ENDED -> {
-                if (!stands) {
-                    throw Refused.because("It stands in the notes no more.");
-                }
-            }
+        if (word == WatchSaid.ENDED && !watched(revision, component)) {
+            throw Refused.because("It stands in the notes no more.");
+        }
+        if (word != WatchSaid.ENDED && worth.isEmpty()) {
+            throw Refused.because("The figures do not propose this any more: look at what they propose now.");
         }
         long number = store.say(
                 by,
@@ -183,8 +194,8 @@ class WatchService {
                 component,
                 word,
                 words.strip(),
-                earned.map(WatchEarned::events).orElse(0),
-                missMinor(revision, component, now));
+                worth.map(one -> one.gain().events()).orElse(0),
+                worth.map(one -> Math.round(one.missMinor())).orElse(0L));
         if (word != WatchSaid.DECLINED) {
             write(by, revision, component, word, words.strip());
         }
@@ -193,22 +204,6 @@ class WatchService {
                 Journal.Entry.ofShop(
                         "watch", number, "Watch point, " + word.words() + ": " + words.strip(), null, word));
         return number;
-    }
-
-    private long missMinor(long revision, long component, Instant now) {
-        List<Comeback.AtFault> here = patterns.openFaults();
-        return book
-                .read((closed, names) -> WatchWorth.of(
-                        closed,
-                        now.minus(LOOKED_BACK).toEpochMilli(),
-                        now.toEpochMilli(),
-                        here,
-                        shop.now().hourMinor()))
-                .stream()
-                .filter(one -> one.on().revision() == revision && one.component() == component)
-                .mapToLong(one -> Math.round(one.missMinor()))
-                .findFirst()
-                .orElse(0);
     }
 
     private void write(By by, long revision, long component, WatchSaid word, String words) {

@@ -166,12 +166,12 @@ public final class ClosedBook {
         if (untested.get(at) > 0) {
             return Optional.empty();
         }
+        Afterwards afterwards = new Afterwards(this, List.of());
         return ended(at)
                 .flatMap(word -> word.mended(benchMillis.get(at) > 0))
                 .map(mended -> mended
                         && IntStream.range(firstFound(at), endOfFound(at))
-                                .noneMatch(row ->
-                                        found.kind(row).fault() && new Afterwards(this, List.of()).cameBack(at, row)));
+                                .noneMatch(row -> found.kind(row).fault() && afterwards.cameBack(at, row)));
     }
 
     public long revision(int at) {

@@ -6,7 +6,8 @@ import { type Key, useKeys } from '../app/keys';
 import { Act } from '../parts/Buttons';
 import { Caution } from '../parts/States';
 import { FaultRow } from './FaultRow';
-import { Lasted, OverTerm, useOverTerm } from './Lasted';
+import { Lasted } from './Lasted';
+import { OverTerm } from './OverTerm';
 import { Said } from './Said';
 
 type Remedy = Schemas['RemedyHere'];
@@ -36,7 +37,6 @@ export function FaultChosen({
   const [wrong, setWrong] = useState(picked.wrong);
   const [remedy, setRemedy] = useState<Remedy>();
   const fault = { ...picked, wrong };
-  const told = useOverTerm(picked.componentId, wrong);
   const did = (done: Remedy) =>
     done.remedy === 'REPLACED' && fault.parts.length > 0 ? setRemedy(done) : say(wrong ?? '', done);
   const look = bench ? 'bench' : 'plain';
@@ -108,7 +108,7 @@ export function FaultChosen({
           {other.words}
         </Act>
       </Box>
-      {!remedy && <OverTerm told={told} bench={bench} />}
+      {!remedy && <OverTerm component={picked.componentId} wrong={wrong} bench={bench} />}
       {!remedy && good && (
         <Act look={look} minH="56px" keyName="9" disabled={off} onClick={good}>
           It is good after all

@@ -3,6 +3,8 @@ package wrenchnotes.server.paper;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import wrenchnotes.server.pattern.MonthRow;
+import wrenchnotes.server.pattern.MonthService.MonthSeen;
 import wrenchnotes.server.shop.TheShop;
 
 /** A month of the shop on paper. */
@@ -21,44 +23,38 @@ public class MonthPapers {
         this.shop = shop;
     }
 
-    /** @param share and beforeShare of the longer of the two bars, 0 to 1 */
-    public record MonthLine(String words, String now, String before, double share, double beforeShare, boolean marked) {
-
-        /** In millimetres. */
-        public String bar() {
-            return Math.round(share * BAR_MM) + "mm";
-        }
-
-        public String beforeBar() {
-            return Math.round(beforeShare * BAR_MM) + "mm";
-        }
-    }
+    /** A row as the paper draws it. @param bar and beforeBar in millimetres */
+    public record MonthLine(String words, String now, String before, String bar, String beforeBar, boolean marked) {}
 
     /** @param none what is said if there are no lines */
     public record MonthPart(String title, String none, List<MonthLine> lines) {}
 
     /** A4, one page of most months. */
-    public byte[] month(String title, String before, List<MonthPart> parts) {
+    public byte[] month(MonthSeen month) {
         return kit.pdf(
                 "month",
                 Map.of(
-                        "title", words.printable(title),
-                        "before", words.printable(before),
+                        "title", words.printable(month.title()),
+                        "before", words.printable(month.before()),
                         "shop", words.printable(shop.now().name()),
                         "parts",
-                                parts.stream()
-                                        .map(part -> new MonthPart(
-                                                words.printable(part.title()),
-                                                words.printable(part.none()),
-                                                part.lines().stream()
-                                                        .map(line -> new MonthLine(
-                                                                words.printable(line.words()),
-                                                                words.printable(line.now()),
-                                                                words.printable(line.before()),
-                                                                line.share(),
-                                                                line.beforeShare(),
-                                                                line.marked()))
+                                month.sections().stream()
+                                        .map(section -> new MonthPart(
+                                                words.printable(section.title()),
+                                                words.printable(section.none()),
+                                                section.rows().stream()
+                                                        .map(this::line)
                                                         .toList()))
                                         .toList()));
+    }
+
+    private MonthLine line(MonthRow row) {
+        return new MonthLine(
+                words.printable(row.words()),
+                words.printable(row.now()),
+                words.printable(row.before()),
+                Math.round(row.share() * BAR_MM) + "mm",
+                Math.round(row.beforeShare() * BAR_MM) + "mm",
+                row.marked());
     }
 }

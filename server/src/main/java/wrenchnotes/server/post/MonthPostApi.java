@@ -74,7 +74,7 @@ class MonthPostApi {
                                 .filename("month-" + seen.month() + ".pdf")
                                 .build()
                                 .toString())
-                .body(pdf(seen));
+                .body(papers.month(seen));
     }
 
     /** Into the outbox, with the page enclosed. */
@@ -93,32 +93,14 @@ class MonthPostApi {
                                     + ", beside " + seen.before() + ".\n\n"
                                     + shop.now().name() + "\n",
                             Optional.of(new Outbox.Enclosed(
-                                    "month-" + seen.month() + ".pdf", MediaType.APPLICATION_PDF_VALUE, pdf(seen))),
+                                    "month-" + seen.month() + ".pdf",
+                                    MediaType.APPLICATION_PDF_VALUE,
+                                    papers.month(seen))),
                             Optional.empty()));
                 },
                 LetterStore.Letter::id,
                 letters::letter);
         postman.soon();
         return letter;
-    }
-
-    private byte[] pdf(MonthService.MonthSeen seen) {
-        return papers.month(
-                seen.title(),
-                seen.before(),
-                seen.sections().stream()
-                        .map(section -> new MonthPapers.MonthPart(
-                                section.title(),
-                                section.none(),
-                                section.rows().stream()
-                                        .map(row -> new MonthPapers.MonthLine(
-                                                row.words(),
-                                                row.now(),
-                                                row.before(),
-                                                row.share(),
-                                                row.beforeShare(),
-                                                row.marked()))
-                                        .toList()))
-                        .toList());
     }
 }

@@ -4,15 +4,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
@@ -34,40 +31,6 @@ public final class Figures {
     private static final Consumer<SpringApplicationBuilder> JUST_THE_SHOP = builder -> {};
     private static final Consumer<SpringApplicationBuilder> WITH_AN_EAR =
             builder -> builder.initializers(new Overhearing());
-    private static final List<String> SEARCHES = List.of(
-            "choir",
-            "keys dead",
-            "ormeva",
-            "WN-4711",
-            "1234",
-            "lan sch",
-            "pellworth tern",
-            "does not take disc",
-            "resale",
-            "q2 b",
-            "belt slack",
-            "glaz",
-            "rivets",
-            "spring tension",
-            "fixed",
-            "slacck",
-            "pellwroth");
-
-    /**
-     * @param paths what a screen asks for; one after the other, again and again
-     * @param times how often it is asked
-     * @param warmUp how often before that: a shop's server has been running since the morning
-     */
-    private record Screen(String name, List<String> paths, int times, int warmUp) {
-
-        static Screen often(String name, List<String> paths) {
-            return new Screen(name, paths, 400, 1200);
-        }
-
-        static Screen seldom(String name, String path) {
-            return new Screen(name, List.of(path), 30, 10);
-        }
-    }
 
     public static void main(String[] args) throws IOException, SQLException, InterruptedException {
         Path work = Files.createTempDirectory("wrench-notes-figures");
@@ -152,7 +115,7 @@ public final class Figures {
 
     private static Map<String, Answered> measure(Path data) throws SQLException {
         Map<String, Answered> results = new LinkedHashMap<>();
-        List<Screen> screens;
+        List<Screens.Screen> screens;
         try (Connection before = GrownShop.open(data)) {
             System.out.printf("%,d bytes a job%n", GrownShop.bytesAJob(before.createStatement()));
             System.out.printf(
@@ -160,7 +123,7 @@ public final class Figures {
                     GrownShop.single(
                             before.createStatement(),
                             "SELECT 100 * SUM(pgsize * (name GLOB 'find_*')) / SUM(pgsize) FROM dbstat"));
-            screens = screens(before);
+            screens = Screens.of(before);
         }
         Map<String, List<Overhearing.Statement>> sql = overheard(data, screens);
         // Opened after the application was here: the bare SQL goes by the statistics that its upkeep has made.
@@ -170,7 +133,7 @@ public final class Figures {
                 System.out.printf(
                         "%-22s %10s %10s %10s %10s %8s  %s%n",
                         "screen", "HTTP p50", "HTTP p95", "SQL p50", "SQL p95", "p95/p95", "within 2 × SQL + 5 ms");
-                for (Screen screen : screens) {
+                for (Screens.Screen screen : screens) {
                     Answered result = measure(screen, client, sql, bare);
                     results.put(screen.name(), result);
                     result.print(screen.name());
@@ -197,14 +160,14 @@ public final class Figures {
     }
 
     /** What each address asks of the database. Listening costs time, so it is done in a run of its own. */
-    private static Map<String, List<Overhearing.Statement>> overheard(Path data, List<Screen> screens) {
+    private static Map<String, List<Overhearing.Statement>> overheard(Path data, List<Screens.Screen> screens) {
         Map<String, List<Overhearing.Statement>> sql = new LinkedHashMap<>();
         try (ConfigurableApplicationContext shop = start(data, WITH_AN_EAR)) {
             Overhearing.Ear ear = shop.getBean(Overhearing.Ear.class);
             Client client = signedIn(shop);
             // What the past teaches is read once after the start, and belongs to no answer.
             screens.forEach(screen -> client.get(screen.paths().get(0)));
-            for (Screen screen : screens) {
+            for (Screens.Screen screen : screens) {
                 for (String path : screen.paths()) {
                     ear.heard();
                     client.get(path);
@@ -215,78 +178,8 @@ public final class Figures {
         return sql;
     }
 
-    private static List<Screen> screens(Connection bare) throws SQLException {
-        int most =
-                GrownShop.single(bare.createStatement(), "SELECT COUNT(*) FROM job WHERE handed_over_at IS NOT NULL");
-        Random random = new Random(42);
-        List<String> sheets = new ArrayList<>();
-        for (int n = 0; n < 50; n++) {
-            int id = GrownShop.single(
-                    bare.createStatement(),
-                    "SELECT id FROM job WHERE handed_over_at IS NOT NULL LIMIT 1 OFFSET " + random.nextInt(most));
-            sheets.add("/api/jobs/" + id);
-        }
-        return List.of(
-                Screen.often("rack", List.of("/api/rack")),
-                Screen.often(
-                        "finder",
-                        SEARCHES.stream()
-                                .map(words -> "/api/find?q=" + words.replace(" ", "%20"))
-                                .toList()),
-                Screen.often("job sheet", sheets),
-                Screen.often("counter's odds", outlooks(bare)),
-                Screen.seldom("patterns, 18 months", "/api/patterns"),
-                Screen.seldom("patterns, 20 years", "/api/patterns?months=240"),
-                Screen.often("patterns, narrowed", narrowed(bare)),
-                Screen.often("a picked fault", faults(bare, "picked")),
-                Screen.often("the jobs behind it", faults(bare, "jobs")));
-    }
-
-    /** Twenty years by each thing that one can narrow by. */
-    private static List<String> narrowed(Connection bare) throws SQLException {
-        int owner = GrownShop.single(
-                bare.createStatement(),
-                "SELECT owner_id FROM job WHERE owner_id IS NOT NULL GROUP BY owner_id ORDER BY COUNT(*) DESC LIMIT 1");
-        return Stream.of(
-                        "kind=DRIVE",
-                        "model=2",
-                        "component=drawer%20belt",
-                        "remedy=REPLACED",
-                        "supplier=1",
-                        "owner=" + owner,
-                        "ownership=RESALE",
-                        "revision=3")
-                .map(by -> "/api/patterns?months=240&" + by)
-                .toList();
-    }
-
-    /** The faults that are found most often, over twenty years. */
-    private static List<String> faults(Connection bare, String what) throws SQLException {
-        List<String> paths = new ArrayList<>();
-        try (ResultSet often = bare.createStatement().executeQuery("""
-                SELECT revision_id, fault_id FROM finding
-                WHERE kind = 'FAULT' GROUP BY revision_id, fault_id ORDER BY COUNT(*) DESC LIMIT 10
-                """)) {
-            while (often.next()) {
-                paths.add(
-                        "/api/patterns/" + what + "?months=240&on=" + often.getLong(1) + "&fault=" + often.getLong(2));
-            }
-        }
-        return paths;
-    }
-
-    /** Every revision with a symptom that is often told. */
-    private static List<String> outlooks(Connection bare) throws SQLException {
-        int revisions = GrownShop.single(bare.createStatement(), "SELECT COUNT(*) FROM revision");
-        List<String> paths = new ArrayList<>();
-        for (int id = 1; id <= revisions; id++) {
-            paths.add("/api/revisions/" + id + "/outlook?present=does%20not%20read&absent=grinds");
-        }
-        return paths;
-    }
-
     private static Answered measure(
-            Screen screen, Client client, Map<String, List<Overhearing.Statement>> sql, Connection bare)
+            Screens.Screen screen, Client client, Map<String, List<Overhearing.Statement>> sql, Connection bare)
             throws SQLException {
         long[] http = new long[screen.times()];
         long[] alone = new long[screen.times()];

@@ -8,7 +8,9 @@ import java.util.Map;
 import java.util.Set;
 import wrenchnotes.core.diagnosis.FaultName;
 import wrenchnotes.core.diagnosis.odds.Diagnosis;
+import wrenchnotes.core.diagnosis.odds.IndependentOdds;
 import wrenchnotes.core.diagnosis.odds.Known;
+import wrenchnotes.core.diagnosis.odds.Probabilities;
 
 /**
  * Honest odds: a shop's history is gone through in the order of time, and each job is foretold before it is learned from. Beside
@@ -16,6 +18,9 @@ import wrenchnotes.core.diagnosis.odds.Known;
  * with one of these symptoms; and the odds as they were before faults had one main ({@link IndependentOdds}).
  */
 public final class Foretold {
+
+    /** Of so many jobs one is looked at as a screen shows it. */
+    private static final int SHOWN_TOO = 50;
 
     public final ForetoldScore odds = new ForetoldScore();
     public final ForetoldScore before = new ForetoldScore();
@@ -34,6 +39,15 @@ public final class Foretold {
         this.words = words;
     }
 
+    /** What is scored is what a screen would have said. */
+    private static void shown(Map<FaultName, Double> foretold, Diagnosis shown) {
+        for (Diagnosis.Likely one : shown.faults()) {
+            if (!(Math.abs(one.probability() - foretold.get(one.fault())) < 1e-12)) {
+                throw new AssertionError(one + " is shown, and foretold was " + foretold.get(one.fault()));
+            }
+        }
+    }
+
     public Foretold of(Iterable<PastJob> jobs) {
         jobs.forEach(this::next);
         return this;
@@ -41,10 +55,11 @@ public final class Foretold {
 
     public void next(PastJob job) {
         Rates rates = history.rates(job.where(), Set.of(), components, words);
-        Map<FaultName, Double> foretold = new HashMap<>();
-        Diagnosis.of(rates, Known.told(job.present(), job.absent()))
-                .faults()
-                .forEach(likely -> foretold.put(likely.fault(), likely.probability()));
+        Known known = Known.told(job.present(), job.absent());
+        Map<FaultName, Double> foretold = Probabilities.of(rates, known);
+        if (odds.jobs() % SHOWN_TOO == 0) {
+            shown(foretold, Diagnosis.of(rates, known));
+        }
         List<PastJob> earlier = byModel.computeIfAbsent(job.where().model(), model -> new ArrayList<>());
         List<PastJob> alike = earlier.stream()
                 .filter(one -> one.present().stream().anyMatch(job.present()::contains))

@@ -1,4 +1,4 @@
-package wrenchnotes.core.diagnosis.history;
+package wrenchnotes.core.diagnosis.odds;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -7,23 +7,22 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import wrenchnotes.core.diagnosis.FaultName;
-import wrenchnotes.core.diagnosis.odds.FaultModel;
+import wrenchnotes.core.diagnosis.history.Rates;
 import wrenchnotes.core.diagnosis.odds.FaultModel.ModelCause;
 import wrenchnotes.core.diagnosis.odds.FaultModel.ModelFault;
 import wrenchnotes.core.diagnosis.odds.FaultModel.ModelSymptom;
-import wrenchnotes.core.diagnosis.odds.Odds;
 
 /**
  * The odds as they were: faults come independently, any of them gets the unit brought in, nobody's silence counts. Chances are scaled until each
  * fault comes as often among what is brought in as its rate says.
  */
-final class IndependentOdds {
+public final class IndependentOdds {
 
     private static final String BROUGHT_IN = "brought in";
 
     private IndependentOdds() {}
 
-    static Map<FaultName, Double> of(Rates rates, Set<String> present, Set<String> absent) {
+    public static Map<FaultName, Double> of(Rates rates, Set<String> present, Set<String> absent) {
         double[] chance = rates.faults().stream().mapToDouble(Rates.Rated::rate).toArray();
         double any = 1;
         for (int turn = 0; turn < 40; turn++) {
@@ -62,9 +61,12 @@ final class IndependentOdds {
         Set<String> not = new TreeSet<>(absent);
         not.retainAll(told);
         Map<FaultName, Double> odds = new HashMap<>();
-        Odds.of(FaultModel.of(faults, symptoms), there, not)
-                .faults()
-                .forEach(fault -> odds.put(names.get(fault.id()), fault.probability()));
+        FaultModel model = FaultModel.of(faults, symptoms);
+        double[] exact =
+                Explained.marginals(model, Evidence.of(model, there, not)).probabilities();
+        for (int at = 0; at < exact.length; at++) {
+            odds.put(names.get(faults.get(at).id()), exact[at]);
+        }
         return odds;
     }
 }

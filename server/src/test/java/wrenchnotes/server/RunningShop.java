@@ -5,10 +5,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.eclipse.jetty.server.handler.StatisticsHandler;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.jetty.JettyWebServer;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
@@ -125,6 +128,12 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
 
     public String url() {
         return "http://localhost:" + application.getEnvironment().getProperty("local.server.port");
+    }
+
+    /** Requests that came and are not answered yet. */
+    int unanswered() {
+        JettyWebServer server = (JettyWebServer) ((WebServerApplicationContext) application).getWebServer();
+        return server.getServer().getDescendant(StatisticsHandler.class).getRequestsActive();
     }
 
     public Path data() {

@@ -31,25 +31,22 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Configuration(proxyBeanMethods = false)
 class Gate {
 
-    /** What 64 kB may take: a line of 3 kB a second. */
-    private static final Duration LONGEST = Duration.ofSeconds(20);
-
     private static final Duration IDLE = Duration.ofSeconds(20);
     private static final int FRAMING = 64;
 
     @Bean
-    WebServerFactoryCustomizer<JettyServletWebServerFactory> wholeBodies() {
-        return factory -> factory.addServerCustomizers(Gate::guard);
+    WebServerFactoryCustomizer<JettyServletWebServerFactory> wholeBodies(DoorSettings settings) {
+        return factory -> factory.addServerCustomizers(server -> guard(server, settings.patience()));
     }
 
-    private static void guard(Server server) {
+    private static void guard(Server server, Duration patience) {
         for (Connector connector : server.getConnectors()) {
             guard(connector);
         }
         Handler arrived = new Arrival.Arrived(server.getHandler());
         Handler whole = new EagerContentHandler(
                 arrived, new EagerContentHandler.RetainedContentLoaderFactory(BoundedBody.USUAL, FRAMING, false));
-        server.setHandler(new Arrival(whole, BoundedBody.USUAL, LONGEST));
+        server.setHandler(new Arrival(whole, BoundedBody.USUAL, patience));
     }
 
     static void guard(Connector connector) {

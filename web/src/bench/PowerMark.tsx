@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { moment } from '../api/shopWide';
 import type { Bench } from './press';
 
-/** Whether the unit has power, and since when: a fact, not a guess. */
+/** Whether the unit has power, and since when: a fact, not a guess. However narrow it gets, LIVE is read whole. */
 export function PowerMark({ power }: { power: Bench['stand']['power'] }) {
   const live = power.state === 'LIVE';
   const words = live
@@ -25,7 +25,7 @@ export function PowerMark({ power }: { power: Bench['stand']['power'] }) {
       bg={live ? 'hazard' : 'transparent'}
       color={live ? 'onMat' : power.state === 'OFF' ? 'brassLight' : 'chalkDust'}
       title={power.since && `since ${moment(power.since)}`}
-      minW={0}
+      minW="76px"
       mr="auto"
       overflow="hidden"
       textOverflow="ellipsis"

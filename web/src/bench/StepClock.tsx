@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
+import { moment } from '../api/shopWide';
 import type { Bench } from './press';
 
 /** A step that takes half as long again as usual is worth a word. */
@@ -13,9 +14,22 @@ export function StepClock({ bench, usual }: { bench: Bench; usual?: number }) {
   if (!run || run.pausedSince) {
     return null;
   }
+  if (now > Date.parse(run.atItUntil)) {
+    return (
+      <Box
+        fontFamily="mono"
+        fontSize="sm"
+        color="chalkDust"
+        whiteSpace="nowrap"
+        title={`last press ${moment(run.pressedAt)}`}
+      >
+        {Math.round(run.minutesWorked)} min in all
+      </Box>
+    );
+  }
   const since = Math.max(0, (now - Date.parse(run.pressedAt)) / 60_000);
   const late = usual !== undefined && usual > 0 && since > Math.max(2, LATE * usual);
-  const all = Math.round(run.minutesWorked + Math.min(60, since));
+  const all = Math.round(run.minutesWorked + since);
   return (
     <Box
       fontFamily="mono"

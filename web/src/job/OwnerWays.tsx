@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useMay } from '../api/session';
@@ -50,6 +51,9 @@ export function OwnerWays({ owner }: { owner: Schemas['Owner'] }) {
           {owner.ways.length === 0 ? 'how are they reached?' : 'other ways'}
         </Act>
       )}
+      <chakra.span color="chalk" textDecoration="underline" mx="8px" whiteSpace="nowrap">
+        <Link to={`/patterns?owner=${owner.id}&months=240`}>what keeps failing of theirs</Link>
+      </chakra.span>
       {lead && <Forget owner={owner} />}
     </Box>
   );

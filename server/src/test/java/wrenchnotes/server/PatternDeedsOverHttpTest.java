@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -19,6 +20,7 @@ import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.ground.DataFolder;
 
 /** From pattern to deed in the demo shop: watch points, proposals, what a remedy costs over its term, the month's page, and open data. */
+@Tag("shop")
 class PatternDeedsOverHttpTest {
 
     @RegisterExtension
@@ -160,8 +162,14 @@ class PatternDeedsOverHttpTest {
         JsonNode month = ines.get("/api/patterns/month").body();
         assertThat(month.get("sections").values().stream()
                         .map(section -> section.get("title").asString()))
-                .hasSize(6)
+                .hasSize(7)
                 .contains("What rose", "What came back", "Our own doing", "Money by kind of work");
+        JsonNode warranties = month.get("sections").get(6).get("rows");
+        assertThat(warranties.get(0).get("words").asString()).isEqualTo("repairs whose warranty runs");
+        assertThat(Integer.parseInt(warranties.get(0).get("now").asString()))
+                .as("what went out in the last half year, and more than one finding of some")
+                .isBetween(20, handedOverWithinHalfAYear());
+        assertThat(warranties.get(1).get("now").asString()).matches("EUR .*[1-9].*");
         JdbcClient jdbc = SHOP.bean(JdbcClient.class);
         int handedOver = jdbc.sql("""
                         SELECT COUNT(*) FROM job
@@ -194,6 +202,16 @@ class PatternDeedsOverHttpTest {
                     .as(wrong)
                     .isEqualTo(400);
         }
+    }
+
+    /** Findings of faults in what went out within half a year before this month began. */
+    private static int handedOverWithinHalfAYear() {
+        return SHOP.bean(JdbcClient.class).sql("""
+                        SELECT COUNT(*) FROM job JOIN finding ON finding.job_id = job.id
+                        WHERE struck_at IS NULL AND kind IN ('FAULT', 'OURS')
+                          AND COALESCE((SELECT MAX(at) FROM sale WHERE sale.job_id = job.id), handed_over_at) / 1000
+                              BETWEEN UNIXEPOCH('now', 'start of month', '-184 days') AND UNIXEPOCH('now', 'start of month', '+1 days')
+                        """).query(Integer.class).single();
     }
 
     private static String read(Path letter) {

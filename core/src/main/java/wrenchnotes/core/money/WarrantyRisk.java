@@ -66,23 +66,23 @@ public record WarrantyRisk(List<UnitRisk> units, double reserveMinor, double dev
             }
             double chance = chance(curve, unit.ageDays(), asked.warrantyDays());
             units.add(new UnitRisk(unit.id(), chance, chance * unit.costMinor()));
-            out.add(new Out(unit.remedy(), unit.ageDays(), unit.costMinor()));
+            out.add(new Out(curve, unit.ageDays(), unit.costMinor()));
         }
-        Reserve reserve = reserve(asked.warrantyDays(), curves, out);
+        Reserve reserve = reserve(asked.warrantyDays(), out);
         return new WarrantyRisk(List.copyOf(units), reserve.reserveMinor(), reserve.deviationMinor());
     }
 
-    /** A unit that is out there. @param remedy a key of the curves @param ageDays since handover @param costMinor of a comeback */
-    public record Out(String remedy, double ageDays, double costMinor) {}
+    /** A unit that is out there. @param curve of what was done to it @param ageDays since handover @param costMinor of a comeback */
+    public record Out(Survival curve, double ageDays, double costMinor) {}
 
     public record Reserve(double reserveMinor, double deviationMinor) {}
 
-    /** What is expected in all. @param curves one for each remedy that a unit has had */
-    public static Reserve reserve(double warrantyDays, Map<String, Survival> curves, List<Out> units) {
+    /** What is expected in all. @param warrantyDays the term, above 0 */
+    public static Reserve reserve(double warrantyDays, List<Out> units) {
         double reserve = 0;
         double variance = 0;
         for (Out unit : units) {
-            double chance = chance(curves.get(unit.remedy()), unit.ageDays(), warrantyDays);
+            double chance = chance(unit.curve(), unit.ageDays(), warrantyDays);
             reserve += chance * unit.costMinor();
             variance += chance * (1 - chance) * unit.costMinor() * unit.costMinor();
         }

@@ -68,6 +68,30 @@ public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
             return new UnitFollowed(often, followedToDay);
         }
 
+        /** As it stood at an earlier moment, in milliseconds since 1970; empty if it had not begun. */
+        Optional<StayAfter> asOf(long at) {
+            if (from >= at) {
+                return Optional.empty();
+            }
+            double age = days(from, at);
+            if (age >= length.days()) {
+                return Optional.of(this);
+            }
+            return Optional.of(new StayAfter(
+                    job,
+                    on,
+                    remedy,
+                    supplier,
+                    ownership,
+                    from,
+                    new StayLength(age, false),
+                    partsMinor,
+                    benchMillis,
+                    List.of(),
+                    age,
+                    true));
+        }
+
         /** What its job cost, in minor units: parts, and work at the shop's price of an hour. */
         public double costMinor(long hourMinor) {
             return partsMinor + benchMillis / HOUR * hourMinor;

@@ -5,11 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.apache.commons.statistics.descriptive.Median;
 import wrenchnotes.core.diagnosis.Remedy;
-import wrenchnotes.core.job.Warranty;
-import wrenchnotes.core.money.WarrantyRisk;
 import wrenchnotes.core.pattern.lasts.LogRank;
 import wrenchnotes.core.pattern.lasts.MeanComebacks;
 import wrenchnotes.core.pattern.lasts.StayLength;
@@ -56,14 +53,6 @@ public record PickedFault(
     public record BackOnAverage(double day, int followed, double times) {}
 
     /**
-     * @param days of the term
-     * @param units whose warranty runs
-     * @param eachMinor what a comeback cost on average, by the shop's own jobs: parts, and work at the shop's price of an hour
-     * @param reserveMinor what is expected in all @param deviationMinor its standard deviation
-     */
-    public record WarrantyNow(int days, int units, long eachMinor, long reserveMinor, long deviationMinor) {}
-
-    /**
      * @param done how often it was done and did something
      * @param failed how often it changed nothing
      * @param cameBack how many of those that were done came back for that component
@@ -84,8 +73,9 @@ public record PickedFault(
             List<ReadAt> readAt,
             Optional<Double> medianDay) {}
 
-    /** @param hourMinor what an hour at the bench costs, in minor units */
-    public static PickedFault of(FaultStays stays, List<Comparison> found, List<Comparison> cameBack, long hourMinor) {
+    /** @param hourMinor what an hour at the bench costs, in minor units @param now in milliseconds since 1970 */
+    public static PickedFault of(
+            FaultStays stays, List<Comparison> found, List<Comparison> cameBack, long hourMinor, long now) {
         List<RemedyLasts> remedies = new ArrayList<>();
         for (Remedy remedy : Remedy.values()) {
             List<StayAfter> its = stays.stays().stream()
@@ -103,7 +93,13 @@ public record PickedFault(
                 .max()
                 .orElse(0);
         return new PickedFault(
-                remedies, longest, differ(lengths), often(stays), warranty(stays, lengths, hourMinor), found, cameBack);
+                remedies,
+                longest,
+                differ(lengths),
+                often(stays),
+                WarrantyNow.of(stays.stays(), now, hourMinor),
+                found,
+                cameBack);
     }
 
     private static Optional<Boolean> differ(Map<Remedy, List<StayLength>> lengths) {
@@ -135,27 +131,6 @@ public record PickedFault(
                                 .orElse(0)))
                 .filter(one -> one.followed() >= FaultCount.TOO_FEW)
                 .toList();
-    }
-
-    private static WarrantyNow warranty(FaultStays stays, Map<Remedy, List<StayLength>> lengths, long hourMinor) {
-        int days = (int) Warranty.LENGTH.toDays();
-        double each = FaultStays.meanCost(stays.stays(), hourMinor);
-        List<WarrantyRisk.Out> out = stays.stays().stream()
-                .filter(stay -> stay.out() && stay.length().days() < days)
-                .map(stay ->
-                        new WarrantyRisk.Out(stay.remedy().name(), stay.length().days(), each))
-                .toList();
-        WarrantyRisk.Reserve reserve = WarrantyRisk.reserve(
-                days,
-                lengths.entrySet().stream()
-                        .collect(Collectors.toMap(one -> one.getKey().name(), one -> Survival.of(one.getValue()))),
-                out);
-        return new WarrantyNow(
-                days,
-                out.size(),
-                Math.round(each),
-                Math.round(reserve.reserveMinor()),
-                Math.round(reserve.deviationMinor()));
     }
 
     private static RemedyLasts lasts(Remedy remedy, List<StayAfter> its, int failed) {

@@ -130,6 +130,7 @@ public record BenchView(
      * @param pausedSince empty unless the clock stands still
      * @param minutesWorked at the bench in this stay, up to the last press
      * @param pressedAt when something was pressed last
+     * @param atItUntil from when on, if nothing is pressed, nobody is taken to be at it: what has passed then counts nothing
      */
     public record RunView(
             Instant startedAt,
@@ -140,7 +141,8 @@ public record BenchView(
             String words,
             Optional<Instant> pausedSince,
             double minutesWorked,
-            Instant pressedAt) {}
+            Instant pressedAt,
+            Instant atItUntil) {}
 
     static BenchView of(
             BenchState state, Beside beside, List<Inside.SubAssembly> inside, BenchTime worked, Instant now) {
@@ -207,6 +209,7 @@ public record BenchView(
     }
 
     private static RunView run(RunRecord run, Run all, BenchTime worked) {
+        Instant pressed = all.log().last().orElse(run.started()).at();
         return new RunView(
                 run.started().at(),
                 run.startedBy(),
@@ -216,7 +219,8 @@ public record BenchView(
                 run.why().words(),
                 run.pausedSince(),
                 worked.worked().toSeconds() / 60.0,
-                all.log().last().orElse(run.started()).at());
+                pressed,
+                BenchTime.atItUntil(pressed));
     }
 
     private static WayView way(BenchState state, Beside beside, Instant now) {

@@ -14,7 +14,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.LongStream;
 import org.springframework.stereotype.Component;
-import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.diagnosis.history.Comeback;
 import wrenchnotes.core.job.Warranty;
 import wrenchnotes.core.recurring.FaultCount;
@@ -34,19 +33,20 @@ public class MonthService {
     private static final int LOOKED_BACK = 18;
 
     private static final int MOST = MonthRow.MOST;
-    private static final int HOUR_MINUTES = 60;
 
     private final MonthStore store;
     private final PatternStore patterns;
     private final Book book;
     private final OurDoing doing;
+    private final MonthMoney money;
     private final TheShop shop;
 
-    MonthService(MonthStore store, PatternStore patterns, Book book, OurDoing doing, TheShop shop) {
+    MonthService(MonthStore store, PatternStore patterns, Book book, OurDoing doing, MonthMoney money, TheShop shop) {
         this.store = store;
         this.patterns = patterns;
         this.book = book;
         this.doing = doing;
+        this.money = money;
         this.shop = shop;
     }
 
@@ -66,13 +66,17 @@ public class MonthService {
         }
         Within these = within(month, zone);
         Within those = within(month.minusMonths(1), zone);
+        List<Comeback.AtFault> here = patterns.openFaults();
+        FaultStays stays = book.read(
+                (closed, names) -> FaultStays.of(closed, fault -> true, Narrowed.NOT, here, now.toEpochMilli()));
         List<MonthSection> sections = List.of(
                 cameAndWent(these, those),
                 rose(month, zone),
                 cameBack(these, those),
-                lasted(month, zone, now),
+                lasted(stays, month, zone),
                 doing.section(these, those),
-                money(these, those));
+                money.byKindOfWork(these, those),
+                money.warranties(stays, these.end().isBefore(now) ? these.end() : now, those.end()));
         return new MonthSeen(month.toString(), title(month), title(month.minusMonths(1)), sections);
     }
 
@@ -159,10 +163,7 @@ public class MonthService {
     }
 
     /** Of what went out half a year before, how much has lasted half a year, by what was done. */
-    private MonthSection lasted(YearMonth month, ZoneId zone, Instant now) {
-        List<Comeback.AtFault> here = patterns.openFaults();
-        FaultStays stays = book.read(
-                (closed, names) -> FaultStays.of(closed, fault -> true, Narrowed.NOT, here, now.toEpochMilli()));
+    private static MonthSection lasted(FaultStays stays, YearMonth month, ZoneId zone) {
         YearMonth out = month.minusMonths(6);
         Map<String, int[]> these = lasted(stays, within(out, zone));
         Map<String, int[]> those = lasted(stays, within(out.minusMonths(1), zone));
@@ -197,51 +198,5 @@ public class MonthService {
 
     private static double part(int[] counts) {
         return counts[1] == 0 ? 0 : (double) counts[0] / counts[1];
-    }
-
-    private MonthSection money(Within these, Within those) {
-        List<MonthStore.WorkOf> now = store.work(these);
-        List<MonthStore.WorkOf> before = store.work(those);
-        List<MonthRow> rows = new ArrayList<>();
-        for (Ownership ownership : Ownership.values()) {
-            MonthStore.WorkOf one = of(now, ownership);
-            MonthStore.WorkOf other = of(before, ownership);
-            if (one.jobs() + other.jobs() == 0) {
-                continue;
-            }
-            String whose = ownership.words() + ": ";
-            rows.add(MonthRow.row(
-                    whose + "hours at the bench",
-                    one.worked(),
-                    other.worked(),
-                    minutes -> String.format(Locale.ROOT, "%.1f h", minutes / HOUR_MINUTES)));
-            rows.add(MonthRow.row(whose + "work, by the hour", work(one), work(other), this::minor));
-            rows.add(MonthRow.row(whose + "parts", one.partsMinor(), other.partsMinor(), this::minor));
-            if (one.soldMinor() + other.soldMinor() > 0) {
-                rows.add(MonthRow.row(whose + "fetched", one.soldMinor(), other.soldMinor(), this::minor));
-                rows.add(MonthRow.row(whose + "left of it", left(one), left(other), this::minor));
-            }
-        }
-        return new MonthSection("Money by kind of work", "Nothing was handed over.", rows);
-    }
-
-    private String minor(double sum) {
-        return shop.inMoney(Math.round(sum));
-    }
-
-    /** Of what units fetched, once they and their parts are paid. */
-    private static long left(MonthStore.WorkOf one) {
-        return one.soldMinor() - one.paidMinor() - one.partsMinor();
-    }
-
-    private double work(MonthStore.WorkOf one) {
-        return (double) one.worked() / HOUR_MINUTES * shop.now().hourMinor();
-    }
-
-    private static MonthStore.WorkOf of(List<MonthStore.WorkOf> all, Ownership ownership) {
-        return all.stream()
-                .filter(one -> one.ownership() == ownership)
-                .findFirst()
-                .orElse(new MonthStore.WorkOf(ownership, 0, 0, 0, 0, 0));
     }
 }

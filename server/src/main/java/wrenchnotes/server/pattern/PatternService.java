@@ -226,7 +226,8 @@ public class PatternService {
                         span.since().toEpochMilli(),
                         span.sinceDay().toString()),
                 Compared.cameBack(read.stays(), suppliers::get),
-                shop.now().hourMinor());
+                shop.now().hourMinor(),
+                span.now().toEpochMilli());
     }
 
     /**

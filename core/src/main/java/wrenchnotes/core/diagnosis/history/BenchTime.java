@@ -74,6 +74,11 @@ public record BenchTime(Duration worked, List<Gap> gaps) {
         return new BenchTime(Duration.ofMillis(worked), gaps);
     }
 
+    /** Until when somebody can be taken to be at it who pressed something last then. */
+    public static Instant atItUntil(Instant pressed) {
+        return pressed.plusMillis(ANOTHER_DAY);
+    }
+
     /** @throws Invalid if none begins then */
     public Gap gap(Instant from) {
         return gaps.stream()

@@ -39,6 +39,9 @@ class BenchTimeTest {
         assertThat(millis(new long[] {at(0), at(60), at(121)}))
                 .as("an hour is work, more is another day")
                 .isEqualTo(60 * 60_000);
+        assertThat(BenchTime.atItUntil(Instant.ofEpochMilli(MORNING)))
+                .as("who has pressed nothing for so long is not at it")
+                .isEqualTo(Instant.ofEpochMilli(MORNING + 60 * 60_000));
         assertThat(millis(new long[] {pauseAt(10), at(10), at(20)}))
                 .as("what is entered as the pause begins stands before it")
                 .isZero();

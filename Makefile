@@ -24,10 +24,10 @@ test: $(STAMPS)/web browser ## every test: core, server, architecture, what is t
 	@tools/script-size.mjs --check
 	$(MVN) verify
 
-unit: $(STAMPS)/web ## the tests that need no browser
+unit: $(STAMPS)/web ## the tests that start nothing: rules, what is typed, stored forms, migrations, the house's own rules
 	cd web && npm run --silent test
 	@tools/script-size.mjs --check
-	$(MVN) test
+	$(MVN) test -DexcludedGroups=shop
 
 bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, start, script sizes; PART=press: only the bench's keys, PART=odds: only the odds, PART=grown: only the large shops, PART=past: only past jobs brought in, PART=drawers: only full drawers
 	$(MVN) -q test-compile exec:exec@bench

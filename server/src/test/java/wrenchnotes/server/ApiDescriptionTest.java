@@ -25,6 +25,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springdoc.core.customizers.OpenApiCustomizer;
@@ -47,6 +48,7 @@ import wrenchnotes.server.ground.Seen;
  * The API's description is a file that the application serves and the front end's types are made from. This test reads
  * the same description off the running endpoints and fails when the file is out of date; {@code make types} renews it.
  */
+@Tag("shop")
 class ApiDescriptionTest {
 
     private static final Path FILE = Path.of("../web/src/api/openapi.json");

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -21,6 +22,7 @@ import wrenchnotes.server.ground.PenResolver;
 import wrenchnotes.server.ground.Soundness;
 
 /** How the books are kept: in the order of writing, each write once, and with nothing in them that must be forgotten. */
+@Tag("shop")
 class BooksTest {
 
     @RegisterExtension

@@ -8,11 +8,13 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Past jobs from a spreadsheet: looked through before anything is taken, counted while its one row says so. */
+@Tag("shop")
 class BroughtOverHttpTest {
 
     @RegisterExtension

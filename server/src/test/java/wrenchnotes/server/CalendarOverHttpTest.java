@@ -12,11 +12,13 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Ends of waits and promised days, for any calendar. */
+@Tag("shop")
 class CalendarOverHttpTest {
 
     @RegisterExtension

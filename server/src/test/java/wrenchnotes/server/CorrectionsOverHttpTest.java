@@ -7,11 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Nothing is lost: what was entered wrongly is struck with a reason and stays to be read, whoever corrects it, and only once. */
+@Tag("shop")
 class CorrectionsOverHttpTest {
 
     @RegisterExtension

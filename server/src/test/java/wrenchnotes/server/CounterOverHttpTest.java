@@ -7,12 +7,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** The counter and the drawers over the real API: nothing asked twice, nothing lost, nothing in two places. */
+@Tag("shop")
 class CounterOverHttpTest {
 
     @RegisterExtension

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -18,6 +19,7 @@ import wrenchnotes.server.ground.CannotStart;
 import wrenchnotes.server.ground.DataFolder;
 
 /** A shop's folder is nobody else's, is open once, and is never taken for a new shop. */
+@Tag("shop")
 class DataFolderTest {
 
     @TempDir

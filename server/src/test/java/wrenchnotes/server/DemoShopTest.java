@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -17,6 +18,7 @@ import wrenchnotes.server.diagnosis.OfferedInTheDemo;
 import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.teardown.NotesStore;
 
+@Tag("shop")
 class DemoShopTest {
 
     @RegisterExtension

@@ -6,11 +6,13 @@ import static wrenchnotes.server.Client.body;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** A unit that is kept for parts gives them away, with their share of what it cost, and has them back if it was not so. */
+@Tag("shop")
 class DonorsOverHttpTest {
 
     @RegisterExtension

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -15,6 +16,7 @@ import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.teardown.Assembly;
 
 /** What the notes and the plans learn from what is pressed at the bench. */
+@Tag("shop")
 class FromTheBenchOverHttpTest {
 
     @RegisterExtension

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -19,6 +20,7 @@ import tools.jackson.databind.JsonNode;
  * Data folders as earlier versions left them, one of everything stored, open for ever: each is copied, brought up to date
  * and read in every room. {@link GoldenShopMaker} made them.
  */
+@Tag("shop")
 class GoldenShopTest {
 
     private static final Path GOLDEN = Path.of("src/test/resources/golden");

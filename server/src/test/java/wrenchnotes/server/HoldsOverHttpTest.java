@@ -11,11 +11,13 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Waits, and power, over HTTP: what was said of them stands, by whichever door somebody comes. */
+@Tag("shop")
 class HoldsOverHttpTest {
 
     @RegisterExtension

@@ -6,11 +6,13 @@ import static wrenchnotes.server.Client.body;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** The life of a job over the real API and a real database. */
+@Tag("shop")
 class JobOverHttpTest {
 
     @RegisterExtension

@@ -19,6 +19,7 @@ import java.sql.Statement;
 import java.time.Duration;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.util.FileSystemUtils;
@@ -26,6 +27,7 @@ import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.ground.DataFolder;
 
 /** What is wrong with what lies under the shop: a sentence each, nothing half-written, and over by itself when it is over. */
+@Tag("shop")
 class KeepingOverHttpTest {
 
     @TempDir

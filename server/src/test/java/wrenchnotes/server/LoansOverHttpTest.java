@@ -8,11 +8,13 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** A unit goes out unfinished with its owner, or with work on its mains side: what was said of it goes with it and comes back. */
+@Tag("shop")
 class LoansOverHttpTest {
 
     @RegisterExtension

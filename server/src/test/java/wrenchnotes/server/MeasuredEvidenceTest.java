@@ -8,11 +8,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** What a reading means: it becomes evidence by one word, and what is right is known before anything is read. */
+@Tag("shop")
 class MeasuredEvidenceTest {
 
     @RegisterExtension

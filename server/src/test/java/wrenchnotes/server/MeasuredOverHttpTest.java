@@ -10,11 +10,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Gauges inside a job over the real API: what was measured stays, by whom and with what, and lies beside a good unit. */
+@Tag("shop")
 class MeasuredOverHttpTest {
 
     @RegisterExtension

@@ -20,11 +20,13 @@ import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.meter.MeterStandIn;
 
 /** The stand-in as any program would speak to it, and the client against meters on a bad day. */
+@Tag("shop")
 class MeterOverTcpTest {
 
     @RegisterExtension

@@ -6,11 +6,13 @@ import static wrenchnotes.server.Client.body;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Names, other names and shipped words are one vocabulary, and nothing that was said is rewritten for it. */
+@Tag("shop")
 class NamesMeetTest {
 
     @RegisterExtension

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
@@ -16,6 +17,7 @@ import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.JobStore;
 
 /** What the closed jobs and the bench say of a unit: while it is on the counter, and after each answer. */
+@Tag("shop")
 class OddsOverHttpTest {
 
     @RegisterExtension

@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A press on an older sight of the bench. */
+@Tag("shop")
 class OlderSightOverHttpTest {
 
     @RegisterExtension

@@ -6,11 +6,13 @@ import static wrenchnotes.server.Client.body;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** What is wanted is ordered, comes in parts, and ends the waits of those who asked for it. */
+@Tag("shop")
 class OrdersOverHttpTest {
 
     @RegisterExtension

@@ -10,11 +10,13 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** What is kept of an owner can be had, and their name taken out: of rooms, finder, papers and every later backup. */
+@Tag("shop")
 class OwnerDataOverHttpTest {
 
     private static final String NAME = "Quellwater Ottoline";

@@ -7,11 +7,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** How parts come into the drawers by a list, what is stuck on them, and which of them must not leave. */
+@Tag("shop")
 class PartsComeAndGoTest {
 
     @RegisterExtension

@@ -8,11 +8,13 @@ import static wrenchnotes.server.PartsShop.PIECE;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** A part that went into a unit is one event, in whatever rooms it is told and taken back. */
+@Tag("shop")
 class PartsMoveOnceTest {
 
     @RegisterExtension

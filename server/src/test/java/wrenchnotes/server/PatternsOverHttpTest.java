@@ -8,12 +8,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 
 /** What the room of patterns finds by itself in the demo shop, and that its doors take what is sent. */
+@Tag("shop")
 class PatternsOverHttpTest {
 
     @RegisterExtension

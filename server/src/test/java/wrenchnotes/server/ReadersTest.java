@@ -46,6 +46,28 @@ class ReadersTest {
         assertThat(sorted.get(sorted.size() / 2)).isLessThanOrEqualTo(MEDIAN);
     }
 
+    /** What starts a shop takes seconds, and is left out of {@code make unit}. */
+    @Test
+    void testsThatStartAShopSaySo() throws IOException {
+        try (Stream<Path> tests = Files.walk(Path.of("src/test/java"))) {
+            assertThat(tests.filter(file -> file.toString().endsWith("Test.java"))
+                            .filter(file -> !file.endsWith("ReadersTest.java"))
+                            .map(ReadersTest::text)
+                            .filter(text -> text.contains("RunningShop") != text.contains("@Tag(\"shop\")"))
+                            .map(text -> text.lines().findFirst().orElse("")
+                                    + text.replaceAll("(?s).*\\bclass (\\w+).*", " $1")))
+                    .isEmpty();
+        }
+    }
+
+    private static String text(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
     private static int lines(Path file) {
         try (Stream<String> lines = Files.lines(file)) {
             return (int) lines.count();

@@ -7,11 +7,13 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Runs of a bench over HTTP: begun, turned, ended for now and for good, opened again. */
+@Tag("shop")
 class RunsOverHttpTest {
 
     @RegisterExtension

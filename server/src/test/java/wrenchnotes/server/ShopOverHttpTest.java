@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -17,6 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What a lead sets for the whole shop is heard in the other rooms. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("shop")
 class ShopOverHttpTest {
 
     @RegisterExtension

@@ -2,11 +2,13 @@ package wrenchnotes.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Who signed out is out, whatever of the browser's cookies was kept or was on its way just then. */
+@Tag("shop")
 class SignedOutTest {
 
     @RegisterExtension

@@ -31,12 +31,14 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Orders go to suppliers' addresses and as letters, and what suppliers answer is heard. */
+@Tag("shop")
 class SuppliersOverHttpTest {
 
     private static final int SUPPLIER = freePort();

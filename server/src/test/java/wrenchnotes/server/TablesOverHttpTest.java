@@ -6,12 +6,14 @@ import static wrenchnotes.server.Client.body;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Tables as files: RFC 4180 (lines end in CRLF, a quote within quotes is doubled), in the shop's own numbers and days. */
+@Tag("shop")
 class TablesOverHttpTest {
 
     private static final String TABS = "text/tab-separated-values";

@@ -14,11 +14,13 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** Nobody is in who should not be: passwords, sign-ins, guesses, tokens, and the journal that tells of them. */
+@Tag("shop")
 class TrustOverHttpTest {
 
     @RegisterExtension

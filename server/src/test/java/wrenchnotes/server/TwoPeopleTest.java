@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -17,6 +18,7 @@ import tools.jackson.databind.JsonNode;
  * Two people at once, at random: one changes models, revisions, components and notes, the other has the unit on the bench. Its bench
  * always opens, presses work or are refused in a sentence, the ledger keeps its sums, and bench and sheet tell the same standing.
  */
+@Tag("shop")
 class TwoPeopleTest {
 
     private static final long SEED = 20_261_126;

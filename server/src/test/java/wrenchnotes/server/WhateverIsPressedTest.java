@@ -12,6 +12,7 @@ import java.util.Set;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,6 +23,7 @@ import tools.jackson.databind.JsonNode;
  * Whatever is pressed in whatever order, by the doors that people use: a slate beside the shop keeps what was said of power, cautions, waits,
  * checks and loans, and nothing that the shop lets through goes against it.
  */
+@Tag("shop")
 class WhateverIsPressedTest {
 
     @RegisterExtension

@@ -19,6 +19,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -26,6 +27,7 @@ import wrenchnotes.server.RunningShop;
 import wrenchnotes.server.ground.Sha256;
 
 /** The whole shop goes out in open formats and comes back the same; what is no whole archive leaves nothing behind. */
+@Tag("shop")
 class ArchiveTest {
 
     private static final Instant NOW = Instant.parse("2026-03-06T10:00:00Z");

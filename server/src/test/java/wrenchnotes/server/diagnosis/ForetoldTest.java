@@ -2,6 +2,7 @@ package wrenchnotes.server.diagnosis;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.core.diagnosis.history.Foretold;
@@ -10,6 +11,7 @@ import wrenchnotes.server.RunningShop;
 import wrenchnotes.server.ground.Snapshot;
 
 /** On the demo shop's history the odds come true as often as they say, and are better than counting on paper and than they were. */
+@Tag("shop")
 class ForetoldTest {
 
     @RegisterExtension

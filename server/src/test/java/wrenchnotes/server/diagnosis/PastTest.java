@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -27,6 +28,7 @@ import wrenchnotes.server.ground.Snapshot;
 import wrenchnotes.server.job.TimeWorkedStore;
 
 /** What learning, estimates and prices read in the closed book, against statements on the tables that it is read from. */
+@Tag("shop")
 class PastTest {
 
     @RegisterExtension

@@ -12,6 +12,7 @@ import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -26,6 +27,7 @@ import wrenchnotes.server.doors.ApiWords.Door;
  * the answer is a sentence, nothing is half written, and the books still balance.
  */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@Tag("shop")
 class EveryDoorTest {
 
     @RegisterExtension
@@ -44,6 +46,8 @@ class EveryDoorTest {
             "DELETE /api/people/{person}",
             "DELETE /api/sign-ins/{signIn}",
             "PUT /api/sign-ins/password",
+            // Makes a whole demo shop beside this one, for half a minute.
+            "POST /api/practice",
             "POST /api/network",
             "POST /api/keeping/backups",
             "PUT /api/meter",

@@ -13,6 +13,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -26,6 +27,7 @@ import wrenchnotes.server.figures.Overhearing;
  * What each screen asks of the database, as SQLite would go about it ({@code EXPLAIN QUERY PLAN}): nothing that is asked of one job
  * reads a table that grows with all of them from end to end.
  */
+@Tag("shop")
 class QueryPlansTest {
 
     private static final int JOBS = 3_000;

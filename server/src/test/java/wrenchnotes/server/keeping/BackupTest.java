@@ -21,6 +21,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -32,6 +33,7 @@ import wrenchnotes.server.RunningShop;
 import wrenchnotes.server.ground.DataFolder;
 
 /** A backup holds all that was acknowledged before it began and no half of anything; restored, it is the shop that it was. */
+@Tag("shop")
 class BackupTest {
 
     private static final Instant NOON = Instant.parse("2026-03-06T12:00:00Z");

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -24,6 +25,7 @@ import wrenchnotes.server.diagnosis.FindingStore;
 import wrenchnotes.server.ground.Snapshot;
 
 /** The closed book against the SQL that it stands in for, on random histories of few units, so that many come back. */
+@Tag("shop")
 class ClosedBookTest {
 
     @RegisterExtension

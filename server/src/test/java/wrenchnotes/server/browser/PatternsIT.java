@@ -39,6 +39,10 @@ class PatternsIT {
         jobs.getByRole(AriaRole.LINK).first().click();
         assertThat(page).hasURL(Pattern.compile("/jobs/\\d+"));
         window.says("drawer belt");
+        page.getByText("what keeps failing of theirs").click();
+        assertThat(page).hasURL(Pattern.compile("/patterns\\?owner=\\d+"));
+        page.getByText(Pattern.compile("^only .*’s")).click();
+        assertThat(page).not().hasURL(Pattern.compile("owner="));
     }
 
     @Test

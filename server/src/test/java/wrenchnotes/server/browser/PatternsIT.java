@@ -30,6 +30,8 @@ class PatternsIT {
         assertThat(page.getByLabel("Whose")).hasValue("");
         page.reload();
         assertThat(page.getByLabel("Component")).hasValue("drawer belt");
+        page.getByLabel("Whose").selectOption("CUSTOMER");
+        window.says("0 resale");
         Locator jobs = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("The jobs behind it"));
         window.says("press a month");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^from .*: [1-9]")))

@@ -89,6 +89,8 @@ public final class Shots {
             window.page().getByText("A token for a script").click();
             new Shots(window.page(), Path.of(args[1])).take("who-gets-in");
         }
+        // The browser that windows share ends with the process, and the process not by itself while there is one.
+        System.exit(0);
     }
 
     private void rooms(Window window) {

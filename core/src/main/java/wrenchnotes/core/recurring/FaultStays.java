@@ -74,9 +74,7 @@ public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
                 return Optional.empty();
             }
             double age = days(from, at);
-            if (age >= length.days()) {
-                return Optional.of(this);
-            }
+            boolean lastedStill = age < length.days();
             return Optional.of(new StayAfter(
                     job,
                     on,
@@ -84,12 +82,12 @@ public record FaultStays(List<StayAfter> stays, Map<Remedy, Integer> failed) {
                     supplier,
                     ownership,
                     from,
-                    new StayLength(age, false),
+                    lastedStill ? new StayLength(age, false) : length,
                     partsMinor,
                     benchMillis,
-                    List.of(),
-                    age,
-                    true));
+                    often.stream().filter(day -> day <= age).toList(),
+                    Math.min(followedToDay, age),
+                    lastedStill || out));
         }
 
         /** What its job cost, in minor units: parts, and work at the shop's price of an hour. */

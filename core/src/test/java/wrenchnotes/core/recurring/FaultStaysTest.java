@@ -118,6 +118,15 @@ class FaultStaysTest {
         jobs.mended(2, 101, SmallBook.found(1, 1, Remedy.LEFT_AS_IT_IS));
         jobs.mended(9, 100, SmallBook.found(1, 2, Remedy.REPLACED));
         FaultStays belts = jobs.stays(400);
+        // Known on day 90: neither comeback. On day 150: the first of unit 1, not that of day 200.
+        jobs.mended(1, 201, SmallBook.found(1, 1, Remedy.LEFT_AS_IT_IS));
+        FaultStays.StayAfter first = jobs.stays(400).stays().get(0);
+        assertThat(first.often()).hasSize(2);
+        assertThat(first.asOf(91 * SmallBook.DAY).orElseThrow().often()).isEmpty();
+        assertThat(first.asOf(151 * SmallBook.DAY).orElseThrow().often()).containsExactly(100.0);
+        assertThat(first.asOf(151 * SmallBook.DAY).orElseThrow().followedToDay())
+                .isEqualTo(150);
+        assertThat(first.asOf(SmallBook.DAY)).as("it had not begun").isEmpty();
         assertThat(warranty(belts, 151)).isEqualTo(new WarrantyNow(183, 6, 600, 1_200, 600));
         FaultStays all = FaultStays.of(jobs.book, fault -> true, Narrowed.NOT, List.of(), 400 * SmallBook.DAY);
         assertThat(warranty(all, 151)).isEqualTo(new WarrantyNow(183, 7, 600, 1_500, 671));

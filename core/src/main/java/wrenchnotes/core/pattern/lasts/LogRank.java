@@ -25,7 +25,7 @@ public record LogRank(double chiSquared, int degrees, double p) {
         double[][] spread = new double[most][most];
         TreeSet<Double> days = new TreeSet<>();
         groups.forEach(stays -> stays.stream().filter(StayLength::cameBack).forEach(stay -> days.add(stay.days())));
-        List<Lasted> lasted = groups.stream().map(Lasted::of).toList();
+        List<Lasted> lasted = groups.stream().map(Lasted::new).toList();
         for (double day : days) {
             double[] atRisk = new double[groups.size()];
             double[] cameBack = new double[groups.size()];
@@ -33,7 +33,7 @@ public record LogRank(double chiSquared, int degrees, double p) {
             double d = 0;
             for (int g = 0; g < groups.size(); g++) {
                 atRisk[g] = lasted.get(g).atRisk(day);
-                cameBack[g] = lasted.get(g).cameBack().getOrDefault(day, 0);
+                cameBack[g] = lasted.get(g).cameBack.getOrDefault(day, 0);
                 n += atRisk[g];
                 d += cameBack[g];
             }
@@ -48,29 +48,23 @@ public record LogRank(double chiSquared, int degrees, double p) {
         return solved(over, spread);
     }
 
-    /** A group in order, so that each day is looked up rather than counted. */
-    private record Lasted(double[] days, Map<Double, Integer> cameBack) {
+    /** A group, gone through from its shortest stay on, so that nothing is counted anew for each day. */
+    private static final class Lasted {
+        private final double[] days;
+        private final Map<Double, Integer> cameBack = new HashMap<>();
+        private int over;
 
-        static Lasted of(List<StayLength> stays) {
-            Map<Double, Integer> cameBack = new HashMap<>();
+        Lasted(List<StayLength> stays) {
+            days = stays.stream().mapToDouble(StayLength::days).sorted().toArray();
             stays.stream().filter(StayLength::cameBack).forEach(stay -> cameBack.merge(stay.days(), 1, Integer::sum));
-            return new Lasted(
-                    stays.stream().mapToDouble(StayLength::days).sorted().toArray(), cameBack);
         }
 
-        /** How many lasted until a day or longer. */
+        /** How many lasted until a day or longer; never asked of an earlier day than before. */
         int atRisk(double day) {
-            int from = 0;
-            int until = days.length;
-            while (from < until) {
-                int middle = (from + until) / 2;
-                if (days[middle] < day) {
-                    from = middle + 1;
-                } else {
-                    until = middle;
-                }
+            while (over < days.length && days[over] < day) {
+                over++;
             }
-            return days.length - from;
+            return days.length - over;
         }
     }
 

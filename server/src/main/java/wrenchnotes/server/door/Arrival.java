@@ -36,6 +36,8 @@ final class Arrival extends Handler.Wrapper {
         if (hasBody(request)) {
             Patience patience = new Patience();
             request.setAttribute(PATIENCE, patience);
+            // Whoever leaves by themselves is answered nothing.
+            Request.addCompletionListener(request, failure -> patience.arrived());
             patience.ends(
                     request.getComponents().getScheduler(),
                     longest,

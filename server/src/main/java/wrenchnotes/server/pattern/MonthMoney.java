@@ -9,7 +9,6 @@ import wrenchnotes.core.checkin.Ownership;
 import wrenchnotes.core.recurring.FaultStays;
 import wrenchnotes.core.recurring.WarrantyNow;
 import wrenchnotes.server.pattern.MonthService.MonthSection;
-import wrenchnotes.server.pattern.MonthStore.Within;
 import wrenchnotes.server.shop.TheShop;
 
 /** What a month brought and cost, by whose units they were, and what its warranties may still cost. */
@@ -19,17 +18,14 @@ class MonthMoney {
     private static final int HOUR_MINUTES = 60;
     private static final String WARRANTIES = "Warranties, at its end";
 
-    private final MonthStore store;
     private final TheShop shop;
 
-    MonthMoney(MonthStore store, TheShop shop) {
-        this.store = store;
+    MonthMoney(TheShop shop) {
         this.shop = shop;
     }
 
-    MonthSection byKindOfWork(Within these, Within those) {
-        List<MonthStore.WorkOf> now = store.work(these);
-        List<MonthStore.WorkOf> before = store.work(those);
+    /** @param now and before, what was handed over in either month */
+    MonthSection byKindOfWork(List<MonthStore.WorkOf> now, List<MonthStore.WorkOf> before) {
         List<MonthRow> rows = new ArrayList<>();
         for (Ownership ownership : Ownership.values()) {
             MonthStore.WorkOf one = of(now, ownership);

@@ -66,16 +66,18 @@ public class MonthService {
         }
         Within these = within(month, zone);
         Within those = within(month.minusMonths(1), zone);
+        List<MonthStore.WorkOf> worked = store.work(these);
+        List<MonthStore.WorkOf> workedBefore = store.work(those);
         List<Comeback.AtFault> here = patterns.openFaults();
         FaultStays stays = book.read(
                 (closed, names) -> FaultStays.of(closed, fault -> true, Narrowed.NOT, here, now.toEpochMilli()));
         List<MonthSection> sections = List.of(
-                cameAndWent(these, those),
+                cameAndWent(these, those, jobs(worked), jobs(workedBefore)),
                 rose(month, zone),
                 cameBack(these, those),
                 lasted(stays, month, zone),
                 doing.section(these, those),
-                money.byKindOfWork(these, those),
+                money.byKindOfWork(worked, workedBefore),
                 money.warranties(stays, these.end().isBefore(now) ? these.end() : now, those.end()));
         return new MonthSeen(month.toString(), title(month), title(month.minusMonths(1)), sections);
     }
@@ -102,14 +104,13 @@ public class MonthService {
         return work.stream().mapToInt(MonthStore.WorkOf::jobs).sum();
     }
 
-    private MonthSection cameAndWent(Within these, Within those) {
+    private MonthSection cameAndWent(Within these, Within those, int left, int leftBefore) {
         return new MonthSection(
                 "What came and went",
                 "",
                 List.of(
                         MonthRow.row("taken in", store.takenIn(these), store.takenIn(those), MonthRow::count),
-                        MonthRow.row(
-                                "handed over", jobs(store.work(these)), jobs(store.work(those)), MonthRow::count)));
+                        MonthRow.row("handed over", left, leftBefore, MonthRow::count)));
     }
 
     /** What is called rising at the end of the month, and what was found more often than in the month before. */

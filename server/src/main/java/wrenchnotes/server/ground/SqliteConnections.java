@@ -3,6 +3,10 @@ package wrenchnotes.server.ground;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Properties;
+import org.apache.commons.dbcp2.DelegatingPreparedStatement;
+import org.apache.commons.dbcp2.PoolingConnection;
+import org.apache.commons.pool2.impl.GenericKeyedObjectPool;
+import org.apache.commons.pool2.impl.GenericKeyedObjectPoolConfig;
 import org.springframework.jdbc.datasource.AbstractDataSource;
 import org.sqlite.JDBC;
 import org.sqlite.SQLiteException;
@@ -12,8 +16,15 @@ import org.sqlite.jdbc4.JDBC4Connection;
  * Connections that begin a transaction when they are asked to, and only then. The driver's own begin the next one as soon as one is
  * committed: if another program has the file just then, a commit that is on the disk is told as failed, and the statements
  * after it run without any transaction, each committed by itself.
+ *
+ * <p>Each keeps the statements that it has prepared: to read a long one costs SQLite more than to run it.
  */
 final class SqliteConnections extends AbstractDataSource {
+
+    /** Of one connection; the one that was not used for longest makes room. */
+    private static final int STATEMENTS = 250;
+
+    private static final GenericKeyedObjectPoolConfig<DelegatingPreparedStatement> KEPT = kept();
 
     private final String url;
     private final String begin;
@@ -26,12 +37,27 @@ final class SqliteConnections extends AbstractDataSource {
 
     @Override
     public Connection getConnection() throws SQLException {
-        return new One(url, begin);
+        PoolingConnection connection = new PoolingConnection(new One(url, begin));
+        connection.setStatementPool(new GenericKeyedObjectPool<>(connection, KEPT));
+        // Whether a transaction has begun is this connection's own to say: a commit ends it.
+        connection.setCacheState(false);
+        return connection;
     }
 
     @Override
     public Connection getConnection(String user, String password) throws SQLException {
         return getConnection();
+    }
+
+    /** As many of the same as are in use at once, of which one is kept. */
+    private static GenericKeyedObjectPoolConfig<DelegatingPreparedStatement> kept() {
+        GenericKeyedObjectPoolConfig<DelegatingPreparedStatement> config = new GenericKeyedObjectPoolConfig<>();
+        config.setMaxTotalPerKey(-1);
+        config.setMaxIdlePerKey(1);
+        config.setMaxTotal(STATEMENTS);
+        config.setBlockWhenExhausted(false);
+        config.setJmxEnabled(false);
+        return config;
     }
 
     private static final class One extends JDBC4Connection {

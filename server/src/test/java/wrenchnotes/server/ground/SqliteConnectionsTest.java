@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.sqlite.SQLiteException;
+import org.sqlite.jdbc4.JDBC4PreparedStatement;
 
 /** What the driver's own connections got wrong when another program had the file at the wrong moment. */
 class SqliteConnectionsTest {
@@ -93,6 +96,39 @@ class SqliteConnectionsTest {
             writer.createStatement().execute("INSERT INTO line VALUES ('small')");
             writer.commit();
             assertThat(lines()).isEqualTo(1);
+        }
+    }
+
+    /** A statement that is kept is a new one to whoever asks for it: while it is still read from, after a column more, and without what was set before. */
+    @Test
+    void whatIsPreparedIsKeptAndForgetsWhatWasSet() throws SQLException {
+        try (Connection writer = writer()) {
+            PreparedStatement kept = writer.prepareStatement("INSERT INTO line VALUES (?)");
+            JDBC4PreparedStatement first = kept.unwrap(JDBC4PreparedStatement.class);
+            kept.setString(1, "one");
+            kept.executeUpdate();
+            kept.close();
+            try (PreparedStatement again = writer.prepareStatement("INSERT INTO line VALUES (?)")) {
+                assertThat(again.unwrap(JDBC4PreparedStatement.class)).isSameAs(first);
+                again.executeUpdate();
+            }
+            try (PreparedStatement outer = writer.prepareStatement("SELECT * FROM line");
+                    ResultSet row = outer.executeQuery()) {
+                row.next();
+                try (PreparedStatement inner = writer.prepareStatement("SELECT * FROM line");
+                        ResultSet all = inner.executeQuery()) {
+                    all.next();
+                    all.next();
+                    assertThat(all.getString("words")).isNull();
+                }
+                assertThat(row.getString("words")).isEqualTo("one");
+            }
+            writer.createStatement().execute("ALTER TABLE line ADD COLUMN note TEXT DEFAULT 'none'");
+            try (PreparedStatement wider = writer.prepareStatement("SELECT * FROM line");
+                    ResultSet row = wider.executeQuery()) {
+                row.next();
+                assertThat(row.getString("note")).isEqualTo("none");
+            }
         }
     }
 

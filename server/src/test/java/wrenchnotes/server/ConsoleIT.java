@@ -32,9 +32,10 @@ class ConsoleIT {
     }
 
     private Said java(String... arguments) throws Exception {
-        List<String> command = new ArrayList<>(
-                List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-jar"));
-        command.add(PackagedShop.JAR.toString());
+        List<String> command = new ArrayList<>();
+        command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+        command.addAll(PackagedShop.QUICKLY);
+        command.addAll(List.of("-jar", PackagedShop.JAR.toString()));
         command.addAll(List.of(arguments));
         return run(new ProcessBuilder(command));
     }
@@ -46,9 +47,9 @@ class ConsoleIT {
                 .redirectOutput(out.toFile())
                 .start();
         assertThat(process.waitFor(2, TimeUnit.MINUTES)).isTrue();
-        return new Said(
-                process.exitValue(),
-                Files.readString(out, StandardCharsets.UTF_8).strip());
+        String said =
+                Files.readString(out, StandardCharsets.UTF_8).replaceFirst("NOTE: Picked up JDK_JAVA_OPTIONS.*\n", "");
+        return new Said(process.exitValue(), said.strip());
     }
 
     private static void assertOneSentence(Said said, String words) {
@@ -150,6 +151,7 @@ class ConsoleIT {
         ProcessBuilder shell = new ProcessBuilder("bash", "-c", command);
         String bin = Path.of(System.getProperty("java.home"), "bin").toString();
         shell.environment().merge("PATH", bin, (path, java) -> java + ":" + path);
+        shell.environment().put("JDK_JAVA_OPTIONS", String.join(" ", PackagedShop.QUICKLY));
         return shell;
     }
 

@@ -20,8 +20,9 @@ public final class PackagedShop implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofMinutes(3);
 
     private static final String DEMO = "--wrenchnotes.demo=true";
-    /** A test is over before it would pay to compile well. */
-    private static final List<String> QUICKLY = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
+    private static final String READY_MADE = "-XX:SharedArchiveFile=" + ARCHIVE;
+    /** A test is over before it would pay to compile well: half of what a start costs otherwise. */
+    static final List<String> QUICKLY = List.of(READY_MADE, "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xms256m");
 
     private final Process process;
     private final String url;
@@ -38,13 +39,18 @@ public final class PackagedShop implements AutoCloseable {
 
     /** The demo shop, just made. */
     public static PackagedShop startDemo(Path data) throws IOException, InterruptedException {
-        DemoMade.into(data, making -> start(making, DEMO).close());
+        MadeOnce.DEMO.into(data, making -> start(making, DEMO).close());
         return start(data, DEMO);
     }
 
     /** As {@code make run} starts it: with its classes ready made. */
-    public static PackagedShop startWithArchive(Path data, String... options) throws IOException, InterruptedException {
-        return start(List.of("-XX:SharedArchiveFile=" + ARCHIVE), data, options);
+    public static PackagedShop startWithArchive(Path data) throws IOException, InterruptedException {
+        return start(List.of(READY_MADE), data);
+    }
+
+    /** As somebody starts it who has nothing but the file. */
+    public static PackagedShop startPlain(Path data) throws IOException, InterruptedException {
+        return start(List.of(), data);
     }
 
     private static PackagedShop start(List<String> jvm, Path data, String... options)

@@ -66,7 +66,8 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
 
     /** Makes the demo shop in a folder, and closes it again. */
     public static void demoIn(Path folder) throws IOException, InterruptedException {
-        DemoMade.into(folder, making -> open(empty(), making, DEMO.substring(2)).close());
+        MadeOnce.DEMO.into(
+                folder, making -> open(empty(), making, DEMO.substring(2)).close());
     }
 
     private static RunningShop open(RunningShop shop, Path data, String... options) {
@@ -88,6 +89,8 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         Path folder = Files.createTempDirectory("wrench-notes");
         if (options.contains(DEMO)) {
             demoIn(folder);
+        } else {
+            MadeOnce.EMPTY.into(folder, making -> open(empty(), making).close());
         }
         open(folder);
     }

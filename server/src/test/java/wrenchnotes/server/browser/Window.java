@@ -17,6 +17,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.RequestOptions;
 import com.microsoft.playwright.options.WaitForSelectorState;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,6 +33,8 @@ public final class Window implements AutoCloseable {
 
     private static final List<String> QUIET = List.of(
             "--no-sandbox",
+            // A page is over before it would pay to compile it well.
+            "--js-flags=--no-opt --no-maglev",
             "--disable-gpu",
             "--disable-background-networking",
             "--disable-component-update",
@@ -53,9 +56,15 @@ public final class Window implements AutoCloseable {
             return playwright
                     .chromium()
                     .launch(new BrowserType.LaunchOptions()
-                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setExecutablePath(installed())
                             .setArgs(QUIET));
         }
+    }
+
+    /** The one without windows takes less of the machine; the whole one does as well. */
+    private static Path installed() {
+        Path bare = Path.of("/usr/bin/chromium-headless-shell");
+        return Files.isExecutable(bare) ? bare : Path.of("/usr/bin/chromium");
     }
 
     private Window(String url, Browser.NewContextOptions options) {

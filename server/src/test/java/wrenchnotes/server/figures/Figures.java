@@ -66,7 +66,7 @@ public final class Figures {
             }
             if (all) {
                 StartTimes.measure("make run", () -> PackagedShop.startWithArchive(demo));
-                StartTimes.measure("plain java -jar", () -> PackagedShop.start(demo));
+                StartTimes.measure("plain java -jar", () -> PackagedShop.startPlain(demo));
             }
             if (all || part.equals("grown")) {
                 Map<String, Answered> small = measure(grown(demo, work.resolve("small"), 10_000));

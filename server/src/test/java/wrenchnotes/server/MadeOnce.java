@@ -9,15 +9,18 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Locale;
 import java.util.stream.Stream;
 import org.springframework.util.FileSystemUtils;
 
-/** The demo shop as it stands when it has just been made: made once for a build and a day, then copied, since making it takes long. */
-final class DemoMade {
+/** A shop as it stands when it has just been made: made once for a build and a day, then copied, since making it takes long. */
+enum MadeOnce {
+    /** The demo. */
+    DEMO,
+    /** Nobody is in it yet. */
+    EMPTY;
 
-    private static final Path ALL = Path.of("target", "demo-made");
-
-    private DemoMade() {}
+    private final Path all = Path.of("target", "made", name().toLowerCase(Locale.ROOT));
 
     interface Maker {
         /** Starts the application on an empty folder, and ends it. */
@@ -25,18 +28,18 @@ final class DemoMade {
     }
 
     /** Tests run in several processes: one makes it, the others wait. */
-    static void into(Path data, Maker maker) throws IOException, InterruptedException {
-        Files.createDirectories(ALL);
-        Path made = ALL.resolve(key());
+    void into(Path data, Maker maker) throws IOException, InterruptedException {
+        Files.createDirectories(all);
+        Path made = all.resolve(key());
         try (FileChannel channel =
-                FileChannel.open(ALL.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+                FileChannel.open(all.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
             FileLock lock = channel.lock();
             if (!Files.exists(made)) {
                 // Of what was compiled before nobody has any use.
-                try (Stream<Path> older = Files.list(ALL)) {
-                    older.filter(Files::isDirectory).forEach(DemoMade::delete);
+                try (Stream<Path> older = Files.list(all)) {
+                    older.filter(Files::isDirectory).forEach(MadeOnce::delete);
                 }
-                Path making = ALL.resolve("making");
+                Path making = all.resolve("making");
                 Files.createDirectories(making);
                 maker.make(making);
                 Files.move(making, made);
@@ -57,7 +60,7 @@ final class DemoMade {
     /** Of today, and of what is compiled now. */
     private static String key() {
         long newest = Stream.of(Path.of("target", "classes"), Path.of("..", "core", "target", "classes"))
-                .flatMap(DemoMade::files)
+                .flatMap(MadeOnce::files)
                 .mapToLong(file -> file.toFile().lastModified())
                 .max()
                 .orElse(0);

@@ -1,6 +1,5 @@
 package wrenchnotes.server.paper;
 
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -32,8 +31,6 @@ import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 @Component
 class PaperKit {
 
-    private static final String FONTS = "/net/sf/jasperreports/fonts/dejavu/DejaVuSans";
-
     /** What no document of text may hold (published: XML 1.0, production Char), wherever it was pasted from. */
     private static final Pattern NO_TEXT =
             Pattern.compile("[^\\t\\n\\r\\x{20}-\\x{D7FF}\\x{E000}-\\x{FFFD}\\x{10000}-\\x{10FFFF}]");
@@ -62,17 +59,17 @@ class PaperKit {
         all.put("style", style);
         String html = NO_TEXT.matcher(templates.process(template, new Context(Locale.ENGLISH, all)))
                 .replaceAll("");
+        PaperFonts fonts = PaperFonts.take();
         try (BatikSVGDrawer drawings = new BatikSVGDrawer();
+                PDDocument paper = new PDDocument();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.useSVGDrawer(drawings);
-            font(builder, "Paper", ".ttf", 400);
-            font(builder, "Paper", "-Bold.ttf", 700);
-            font(builder, "PaperMono", "Mono-Bold.ttf", 700);
+            builder.usePDDocument(paper);
+            fonts.into(builder, paper);
             builder.withHtmlContent(html, null);
             try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
                 renderer.createPDFWithoutClosing();
-                PDDocument paper = renderer.getPdfDocument();
                 PDViewerPreferences asks = new PDViewerPreferences(new COSDictionary());
                 asks.setPrintScaling(PRINT_SCALING.None);
                 paper.getDocumentCatalog().setViewerPreferences(asks);
@@ -81,11 +78,9 @@ class PaperKit {
             return out.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        } finally {
+            fonts.giveBack();
         }
-    }
-
-    private static void font(PdfRendererBuilder builder, String family, String file, int weight) {
-        builder.useFont(() -> PaperKit.class.getResourceAsStream(FONTS + file), family, weight, FontStyle.NORMAL, true);
     }
 
     private static String resource(String name) {

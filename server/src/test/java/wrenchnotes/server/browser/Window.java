@@ -191,7 +191,11 @@ public final class Window implements AutoCloseable {
     /** Goes to an address, and waits until all of it is there. */
     void show(String address) {
         page.navigate(address);
-        page.waitForFunction("() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')");
+        // To read all that a page says at each of its frames would keep it from being drawn.
+        page.waitForFunction(
+                "() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')",
+                null,
+                new Page.WaitForFunctionOptions().setPollingInterval(50));
     }
 
     /** The keys are those of the gauge that is shown: wait until it is. */

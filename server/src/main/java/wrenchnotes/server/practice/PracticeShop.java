@@ -82,7 +82,7 @@ class PracticeShop implements DisposableBean {
                             "--wrenchnotes.demo=true",
                             "--wrenchnotes.practice=true",
                             "--wrenchnotes.backups.nightly=false");
-            opened(made, port);
+            opened(made);
         } catch (IOException | RuntimeException e) {
             LOG.warn("The practice shop did not start", e);
             now = new Now(PracticeState.FAILED, 0, Optional.ofNullable(e.getMessage()));
@@ -90,14 +90,18 @@ class PracticeShop implements DisposableBean {
         }
     }
 
-    private synchronized void opened(ConfigurableApplicationContext made, int port) {
+    private synchronized void opened(ConfigurableApplicationContext made) {
         shop = made;
-        now = new Now(PracticeState.OPEN, port, Optional.empty());
+        now = new Now(PracticeState.OPEN, port(made.getEnvironment()), Optional.empty());
     }
 
-    /** One of the next ten after the shop's own, if one is free: a port that is open for it in the house is likely among them. */
+    private static int port(Environment of) {
+        return of.getProperty("local.server.port", Integer.class, 8080);
+    }
+
+    /** One of the next ten after the shop's own, if one is free: a port that is open for it in the house is likely among them. Else any. */
     private int freePort() {
-        int own = environment.getProperty("local.server.port", Integer.class, 8080);
+        int own = port(environment);
         return IntStream.rangeClosed(own + 1, own + 10)
                 .filter(PracticeShop::isFree)
                 .findFirst()

@@ -128,7 +128,8 @@ class ShopFloorIT {
         window.says("Pick up next");
 
         page.context().clearCookies();
-        window.goTo("Drawers");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Drawers"))
+                .click();
         page.getByLabel("Password").waitFor();
         page.getByLabel("Name").fill("wren");
         page.getByLabel("Password").fill("not it");

@@ -16,8 +16,8 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /**
- * The fonts of all papers: to read them anew took half of what it costs to draw a slip. One set serves one paper at a time, since a font
- * that has been read is still read from; as many sets are kept as papers were ever drawn at once.
+ * The fonts of all papers: to read them anew took a quarter of what it costs to draw a slip, and more of a tag. One set serves one paper
+ * at a time, since a font that has been read is still read from; as many sets are kept as papers were ever drawn at once.
  */
 final class PaperFonts {
 

@@ -24,13 +24,23 @@ public final class Client {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final String url;
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final CookieManager cookies;
+    private final HttpClient http;
 
     public Client(String url) {
+        this(url, new CookieManager());
+    }
+
+    private Client(String url, CookieManager cookies) {
         this.url = url;
+        this.cookies = cookies;
+        this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
         get("/api/session");
+    }
+
+    /** The same browser at another address: cookies know a host and no port. */
+    Client at(String other) {
+        return new Client(other, cookies);
     }
 
     /** One answer; {@link #body} is a missing node if there was none. */

@@ -23,14 +23,16 @@ final class PaperFonts {
 
     private static final String FILES = "/net/sf/jasperreports/fonts/dejavu/DejaVuSans";
 
+    /** What all but headings is written in. */
+    static final String PLAIN = FILES + ".ttf";
+
     private static final Queue<PaperFonts> FREE = new ConcurrentLinkedQueue<>();
 
     private record Face(String family, int weight, TrueTypeFont read) {
 
-        static Face of(String family, String file, int weight) {
+        static Face of(String family, int weight, String file) {
             try {
-                byte[] bytes =
-                        PaperFonts.class.getResourceAsStream(FILES + file).readAllBytes();
+                byte[] bytes = PaperFonts.class.getResourceAsStream(file).readAllBytes();
                 return new Face(family, weight, new TTFParser().parse(new RandomAccessReadBuffer(bytes)));
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
@@ -39,9 +41,9 @@ final class PaperFonts {
     }
 
     private final List<Face> faces = List.of(
-            Face.of("Paper", ".ttf", 400),
-            Face.of("Paper", "-Bold.ttf", 700),
-            Face.of("PaperMono", "Mono-Bold.ttf", 700));
+            Face.of("Paper", 400, PLAIN),
+            Face.of("Paper", 700, FILES + "-Bold.ttf"),
+            Face.of("PaperMono", 700, FILES + "Mono-Bold.ttf"));
 
     private PaperFonts() {}
 

@@ -23,8 +23,7 @@ class PaperWords extends AbstractMessageResolver {
 
     PaperWords() {
         try (InputStream file = PaperWords.class.getResourceAsStream("/papers/words.properties");
-                InputStream letters =
-                        PaperWords.class.getResourceAsStream("/net/sf/jasperreports/fonts/dejavu/DejaVuSans.ttf")) {
+                InputStream letters = PaperWords.class.getResourceAsStream(PaperFonts.PLAIN)) {
             words.load(new InputStreamReader(file, StandardCharsets.UTF_8));
             font = Font.createFont(Font.TRUETYPE_FONT, letters);
         } catch (IOException e) {

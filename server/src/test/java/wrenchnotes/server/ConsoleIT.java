@@ -32,10 +32,7 @@ class ConsoleIT {
     }
 
     private Said java(String... arguments) throws Exception {
-        List<String> command = new ArrayList<>();
-        command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-        command.addAll(PackagedShop.QUICKLY);
-        command.addAll(List.of("-jar", PackagedShop.JAR.toString()));
+        List<String> command = PackagedShop.program(PackagedShop.QUICKLY);
         command.addAll(List.of(arguments));
         return run(new ProcessBuilder(command));
     }

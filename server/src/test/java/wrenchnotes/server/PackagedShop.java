@@ -56,10 +56,8 @@ public final class PackagedShop implements AutoCloseable {
     private static PackagedShop start(List<String> jvm, Path data, String... options)
             throws IOException, InterruptedException {
         int port = freePort();
-        List<String> command = new ArrayList<>();
-        command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-        command.addAll(jvm);
-        command.addAll(List.of("-jar", JAR.toString(), "--wrenchnotes.data=" + data, "--server.port=" + port));
+        List<String> command = program(jvm);
+        command.addAll(List.of("--wrenchnotes.data=" + data, "--server.port=" + port));
         command.addAll(List.of("--wrenchnotes.first-code=" + Client.CODE, "--wrenchnotes.figures.port=0"));
         if (List.of(options).stream().noneMatch(option -> option.contains("backups"))) {
             command.add("--wrenchnotes.backups.nightly=false");
@@ -72,6 +70,15 @@ public final class PackagedShop implements AutoCloseable {
         PackagedShop shop = new PackagedShop(process, "http://localhost:" + port);
         awaitFirstAnswer(shop.url, process);
         return shop;
+    }
+
+    /** How it is called, up to what it is told. */
+    static List<String> program(List<String> jvm) {
+        List<String> command = new ArrayList<>();
+        command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
+        command.addAll(jvm);
+        command.addAll(List.of("-jar", JAR.toString()));
+        return command;
     }
 
     /** Not in the data folder: a log of ours is nothing that a shop has. */

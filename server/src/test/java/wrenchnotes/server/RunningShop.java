@@ -30,6 +30,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
 
     private RunningShop() {}
 
+    /** Nobody is in it yet; its folder is a copy, so that it is not the first start on it: {@link #in} has one that is. */
     static RunningShop empty() {
         return new RunningShop();
     }

@@ -21,7 +21,7 @@ import org.sqlite.jdbc4.JDBC4Connection;
  */
 final class SqliteConnections extends AbstractDataSource {
 
-    /** Of one connection; the one that was not used for longest makes room. */
+    /** Of one connection; those that were not used for longest make room. */
     private static final int STATEMENTS = 250;
 
     private static final GenericKeyedObjectPoolConfig<DelegatingPreparedStatement> KEPT = kept();

@@ -199,7 +199,7 @@ public final class Window implements AutoCloseable {
     /** Goes to an address, and waits until all of it is there. */
     void show(String address) {
         page.navigate(address);
-        // To read all that a page says at each of its frames would keep it from being drawn.
+        // All that a page says is dear to read: not at each of its frames, as would be done otherwise.
         page.waitForFunction(
                 "() => document.querySelector('nav') && !document.body.innerText.includes('Fetching…')",
                 null,

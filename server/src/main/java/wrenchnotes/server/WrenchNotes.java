@@ -3,13 +3,24 @@ package wrenchnotes.server;
 import java.util.OptionalInt;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.autoconfigure.aop.AopAutoConfiguration;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.boot.persistence.autoconfigure.PersistenceExceptionTranslationAutoConfiguration;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
+import org.springframework.boot.transaction.autoconfigure.TransactionAutoConfiguration;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import wrenchnotes.server.keeping.Commands;
 
 /** Starts the application. Options: docs/running.md. */
-@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
+@SpringBootApplication(
+        exclude = {
+            UserDetailsServiceAutoConfiguration.class,
+            // Transactions are begun where they are needed, by their template: nobody's annotation has to be looked for
+            // at a start.
+            TransactionAutoConfiguration.class,
+            AopAutoConfiguration.class,
+            PersistenceExceptionTranslationAutoConfiguration.class
+        })
 @ConfigurationPropertiesScan
 @EnableScheduling
 public class WrenchNotes {

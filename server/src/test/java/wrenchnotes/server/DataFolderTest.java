@@ -71,8 +71,8 @@ class DataFolderTest {
     }
 
     @Test
-    void oneProgramAtATime() throws IOException {
-        aShop();
+    void oneProgramAtATime() throws Exception {
+        RunningShop.goldenIn(data);
         try (RunningShop first = RunningShop.in(data)) {
             assertThatThrownBy(() -> RunningShop.in(data))
                     .hasRootCauseInstanceOf(CannotStart.class)
@@ -96,9 +96,8 @@ class DataFolderTest {
     }
 
     @Test
-    void aDatabaseOfANewerProgramIsLeftAlone() throws IOException {
-        aShop();
-        RunningShop.in(data).close();
+    void aDatabaseOfANewerProgramIsLeftAlone() throws Exception {
+        RunningShop.goldenIn(data);
         JdbcClient.create(new DriverManagerDataSource("jdbc:sqlite:" + data.resolve(DataFolder.DATABASE)))
                 .sql(
                         "INSERT INTO flyway_schema_history SELECT installed_rank + 1, '99', 'from the future', type, script, 1, "

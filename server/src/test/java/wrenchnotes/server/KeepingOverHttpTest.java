@@ -33,8 +33,8 @@ class KeepingOverHttpTest {
     @TempDir
     Path data;
 
-    private RunningShop aShop(String... options) throws IOException {
-        FileSystemUtils.copyRecursively(Path.of("src/test/resources/golden/v8"), data);
+    private RunningShop aShop(String... options) throws Exception {
+        RunningShop.goldenIn(data);
         return RunningShop.in(data, options);
     }
 
@@ -138,7 +138,7 @@ class KeepingOverHttpTest {
     /** Bytes of a page changed on the disk: found by the daily look, read on, and nothing is written into it. */
     @Test
     void aDamagedFileIsReadOnlyAndSaysSo() throws Exception {
-        aShop().close();
+        RunningShop.goldenIn(data);
         try (RandomAccessFile file =
                 new RandomAccessFile(data.resolve(DataFolder.DATABASE).toFile(), "rw")) {
             file.seek(rootOf("journal_by_job") * 4096L - 4096 + 3);
@@ -171,7 +171,7 @@ class KeepingOverHttpTest {
 
     @Test
     void sumsThatDoNotComeOutAreSaid() throws Exception {
-        aShop().close();
+        RunningShop.goldenIn(data);
         try (Connection file = DriverManager.getConnection("jdbc:sqlite:" + data.resolve(DataFolder.DATABASE))) {
             file.createStatement().execute("""
                     INSERT INTO part_movement (part_id, count, from_account, to_account, value_minor, why, at, by)
@@ -255,7 +255,7 @@ class KeepingOverHttpTest {
 
     @Test
     void aClockSetBackIsSaidOnEveryScreen() throws Exception {
-        FileSystemUtils.copyRecursively(Path.of("src/test/resources/golden/v8"), data);
+        RunningShop.goldenIn(data);
         try (RunningShop shop = RunningShop.on(data, new SetClock())) {
             Client client = lead(shop);
             lot(client, "in time");

@@ -26,6 +26,7 @@ class OwnerDataOverHttpTest {
 
     @Test
     void anOwnersNameIsTakenOutAndTheirUnitsHistoryStays() throws Exception {
+        RunningShop.emptyIn(data);
         try (RunningShop shop = RunningShop.in(data)) {
             Client lead = shop.client().asFirstLead();
             SmallShop small = new SmallShop(lead);

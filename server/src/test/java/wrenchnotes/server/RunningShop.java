@@ -65,6 +65,19 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         return open(with(brought), data);
     }
 
+    /** Makes an empty shop in a folder, and closes it again: whoever opens it then is not the first, and need not wait for its migrations. */
+    public static void emptyIn(Path folder) throws IOException, InterruptedException {
+        MadeOnce.EMPTY.into(folder, making -> open(empty(), making).close());
+    }
+
+    /** Puts the small shop that the eighth version left into a folder, brought up to date; that it can be is GoldenShopTest's to say. */
+    public static void goldenIn(Path folder) throws IOException, InterruptedException {
+        MadeOnce.GOLDEN.into(folder, making -> {
+            FileSystemUtils.copyRecursively(Path.of("src/test/resources/golden/v8"), making);
+            open(empty(), making).close();
+        });
+    }
+
     /** Makes the demo shop in a folder, and closes it again. */
     public static void demoIn(Path folder) throws IOException, InterruptedException {
         MadeOnce.DEMO.into(
@@ -91,7 +104,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         if (options.contains(DEMO)) {
             demoIn(folder);
         } else {
-            MadeOnce.EMPTY.into(folder, making -> open(empty(), making).close());
+            emptyIn(folder);
         }
         open(folder);
     }

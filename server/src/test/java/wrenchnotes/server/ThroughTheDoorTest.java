@@ -15,6 +15,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.security.KeyStore;
 import java.security.cert.CertificateFactory;
 import java.util.ArrayList;
@@ -28,6 +29,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** What comes through the shop's door: how much, how slowly, from where, and to which name. */
@@ -170,7 +172,7 @@ class ThroughTheDoorTest {
     }
 
     @Test
-    void itAnswersToItsOwnNamesAndBelievesItsOwnProxiesOnly() throws Exception {
+    void itAnswersToItsOwnNamesAndBelievesItsOwnProxiesOnly(@TempDir Path elsewhere) throws Exception {
         assertThat(status("GET /api/session HTTP/1.1\nHost: elsewhere.example\nConnection: close\n\n"))
                 .isEqualTo("400");
         assertThat(status("GET /api/session HTTP/1.1\nHost: localhost\nConnection: close\n\n"))
@@ -181,7 +183,8 @@ class ThroughTheDoorTest {
                 .contains("Strict-Transport-Security", "Secure")
                 .contains("Content-Security-Policy", "media-src 'self' blob:", "form-action 'self'")
                 .contains("Referrer-Policy: same-origin", "camera=(self), microphone=(self)");
-        try (RunningShop other = RunningShop.in(SHOP.data().resolveSibling("plain" + System.nanoTime()))) {
+        RunningShop.emptyIn(elsewhere);
+        try (RunningShop other = RunningShop.in(elsewhere)) {
             HttpResponse<String> direct = HttpClient.newHttpClient()
                     .send(
                             HttpRequest.newBuilder(URI.create(other.url() + "/api/session"))

@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Nobody is in who should not be: passwords, sign-ins, guesses, tokens, and the journal that tells of them. */
@@ -137,9 +139,9 @@ class TrustOverHttpTest {
 
     /** From one address, whatever the name: measured once at 1,202 a minute, now ten at most; and nobody is kept from their own bench. */
     @Test
-    void guessingIsSlowedAndToldAndKeepsNobodyOut() {
-        RunningShop other = RunningShop.in(SHOP.data().resolveSibling("guessed" + System.nanoTime()));
-        try {
+    void guessingIsSlowedAndToldAndKeepsNobodyOut(@TempDir Path elsewhere) throws Exception {
+        RunningShop.emptyIn(elsewhere);
+        try (RunningShop other = RunningShop.in(elsewhere)) {
             Client theirLead = new Client(other.url()).asFirstLead();
             Client stranger = new Client(other.url());
             List<Client.Answer> answers = IntStream.range(0, 60)
@@ -154,8 +156,6 @@ class TrustOverHttpTest {
             JsonNode door = theirLead.get("/api/journal?kind=door").body().get("lines");
             assertThat(door.toString()).contains("lead gave a password that does not fit", "made to wait", "127.0.0.1");
             assertThat(theirLead.get("/api/rack").status()).isEqualTo(200);
-        } finally {
-            other.close();
         }
     }
 

@@ -1,9 +1,7 @@
 package wrenchnotes.server.browser;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.TreeSet;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
@@ -20,12 +18,6 @@ final class Addresses {
     /** What a page is, whichever unit or model it shows. */
     static String kind(String address) {
         return address.replaceAll("\\d+", "n");
-    }
-
-    /** One page of each kind. */
-    static List<String> kinds(Client client) {
-        Set<String> met = new HashSet<>();
-        return of(client).stream().filter(address -> met.add(kind(address))).toList();
     }
 
     /** One job of each standing, every gauge with a job and without, two models in each of their views. */

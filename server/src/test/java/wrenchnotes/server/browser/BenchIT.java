@@ -12,7 +12,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wrenchnotes.server.Client;
-import wrenchnotes.server.PackagedShop;
+import wrenchnotes.server.RunningShop;
 
 /**
  * A unit of twelve steps, in and out, with all that goes wrong: one screw missing on arrival, one broken, one left over, a
@@ -25,7 +25,7 @@ class BenchIT {
 
     private static final int LEFT_OVER_AT = 6;
 
-    private PackagedShop shop;
+    private RunningShop shop;
     private Window window;
     private Page page;
     private Hands hands;
@@ -48,7 +48,8 @@ class BenchIT {
 
     @Test
     void twelveStepsInAndOutByKeysAlone() throws Exception {
-        shop = PackagedShop.start(data);
+        RunningShop.emptyIn(data);
+        shop = RunningShop.in(data);
         window = Window.on(shop.url());
         hands = new Hands() {
             @Override
@@ -74,7 +75,8 @@ class BenchIT {
 
     @Test
     void twelveStepsInAndOutByTouchAlone() throws Exception {
-        shop = PackagedShop.start(data);
+        RunningShop.emptyIn(data);
+        shop = RunningShop.in(data);
         window = Window.tablet(shop.url());
         hands = new Hands() {
             @Override

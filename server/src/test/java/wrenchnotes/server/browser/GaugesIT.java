@@ -28,7 +28,7 @@ class GaugesIT {
             "Limit", List.of("42.67 mV is within the limit, the uncertainty of 2.971 included"));
 
     @RegisterExtension
-    static final Visit VISIT = Visit.by("wren");
+    static final Visit VISIT = Visit.atRackBy("wren");
 
     private Window window;
     private Page page;

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class GaugesInJobsIT {
 
     @RegisterExtension
-    static final Visit VISIT = Visit.by("wren");
+    static final Visit VISIT = Visit.atRackBy("wren");
 
     private Window window;
     private Page page;

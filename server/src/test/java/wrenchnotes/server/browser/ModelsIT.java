@@ -17,7 +17,7 @@ import wrenchnotes.server.Pictures;
 class ModelsIT {
 
     @RegisterExtension
-    static final Visit VISIT = Visit.by("ines");
+    static final Visit VISIT = Visit.atRackBy("ines");
 
     private Window window;
     private Page page;

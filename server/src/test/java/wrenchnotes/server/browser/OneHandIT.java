@@ -15,8 +15,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
-import wrenchnotes.server.PackagedShop;
 import wrenchnotes.server.Pictures;
+import wrenchnotes.server.RunningShop;
 
 /** The bench by one hand: a pedal and digits, a finger, two benches, and no network. */
 class OneHandIT {
@@ -26,14 +26,15 @@ class OneHandIT {
     @TempDir
     Path data;
 
-    private PackagedShop shop;
+    private RunningShop shop;
     private Client lead;
     private Window window;
     private Page page;
     private int keys;
 
     private void open(boolean tablet) throws Exception {
-        shop = PackagedShop.start(data);
+        RunningShop.emptyIn(data);
+        shop = RunningShop.in(data);
         lead = new Client(shop.url()).asFirstLead();
         window = tablet ? Window.tablet(shop.url()) : Window.on(shop.url());
         page = window.page();

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class PatternsIT {
 
     @RegisterExtension
-    static final Visit VISIT = Visit.by("ines");
+    static final Visit VISIT = Visit.atRackBy("ines");
 
     @Test
     void whatIsNarrowedStandsInTheAddressAndEachMonthOpensItsJobs() {

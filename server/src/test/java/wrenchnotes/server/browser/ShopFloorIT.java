@@ -19,7 +19,7 @@ class ShopFloorIT {
             List.of("Rack", "Check-in", "Bench", "Models", "Drawers", "Patterns", "Gauges");
 
     @RegisterExtension
-    static final Visit VISIT = Visit.by("wren");
+    static final Visit VISIT = Visit.atRackBy("wren");
 
     private Window window;
     private Page page;

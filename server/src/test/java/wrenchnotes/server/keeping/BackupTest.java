@@ -45,11 +45,10 @@ class BackupTest {
     private Path into;
 
     @BeforeEach
-    void aQuietShop() throws IOException {
+    void aQuietShop() throws Exception {
         shop = work.resolve("shop");
         into = work.resolve("backups");
-        FileSystemUtils.copyRecursively(Path.of("src/test/resources/golden/v8"), shop);
-        RunningShop.in(shop).close();
+        RunningShop.goldenIn(shop);
     }
 
     @Test

@@ -12,8 +12,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** Every address of the application in use: by keyboard and scanner, while it loads, and when the server is away. */
-class EveryPageInUseIT {
+/** Pages in use: by keyboard, on a phone, in the dark, while they load, and when the server is away. */
+class PagesInUseIT {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
@@ -25,18 +25,6 @@ class EveryPageInUseIT {
     void open() {
         window = VISIT.window();
         page = window.page();
-    }
-
-    /** Measured: a tag scanned on the rack with nothing focused opened another unit by its digits. */
-    @Test
-    void aScanWithNothingFocusedFindsItsUnit() {
-        for (String address : Addresses.kinds(VISIT.lead())) {
-            window.show(address);
-            long job = address.equals("/jobs/2") ? 3 : 2;
-            window.scans("WN-000" + job);
-            page.waitForURL("**/jobs/" + job);
-            assertThat(page.getByRole(AriaRole.DIALOG).count()).as(address).isZero();
-        }
     }
 
     /** While an answer is awaited something says so; when none comes, what to do is said; when the server is back, so is the page. */
@@ -107,5 +95,35 @@ class EveryPageInUseIT {
                     .as(address + ": one does not see where one is")
                     .isEmpty();
         }
+    }
+
+    /** On a phone the header leaves the screen to the room. */
+    @Test
+    void aPhonesHeaderTakesATenthOfTheScreenAtMost() {
+        page.setViewportSize(390, 844);
+        for (String address : List.of("/rack", "/checkin")) {
+            window.show(address);
+            assertThat(((Number) page.evaluate(AddressesIT.TOO_WIDE)).intValue())
+                    .as(address)
+                    .isLessThanOrEqualTo(0);
+            assertThat(page.locator("header").boundingBox().height).as(address).isLessThanOrEqualTo(84.4);
+        }
+    }
+
+    /** How light it is shown is the device's own, and stays. */
+    @Test
+    void aDeviceShowsEverythingDarkIfItIsSetSo() {
+        window.show("/rack");
+        String paper = background();
+        page.keyboard().press("?");
+        window.click("all dark");
+        window.click("Back to work");
+        assertThat(background()).isNotEqualTo(paper);
+        window.show("/models");
+        assertThat(background()).isNotEqualTo(paper);
+    }
+
+    private String background() {
+        return (String) page.evaluate("() => getComputedStyle(document.body).backgroundColor");
     }
 }

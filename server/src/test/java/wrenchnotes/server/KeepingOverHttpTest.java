@@ -139,11 +139,7 @@ class KeepingOverHttpTest {
     @Test
     void aDamagedFileIsReadOnlyAndSaysSo() throws Exception {
         RunningShop.goldenIn(data);
-        try (RandomAccessFile file =
-                new RandomAccessFile(data.resolve(DataFolder.DATABASE).toFile(), "rw")) {
-            file.seek(rootOf("journal_by_job") * 4096L - 4096 + 3);
-            file.write(new byte[] {(byte) 0xFF, (byte) 0xFF, (byte) 0xFF});
-        }
+        damageAnIndex();
         try (RunningShop shop = RunningShop.in(data, "wrenchnotes.upkeep-after=PT0S")) {
             Client client = lead(shop);
             await(() -> !wrong(client).isEmpty());
@@ -157,6 +153,31 @@ class KeepingOverHttpTest {
             assertThat(refused.detail()).contains("nothing is written into it any more");
             assertThat(client.get("/api/parts").status()).isEqualTo(200);
             assertThat(health(shop)).contains("OUT_OF_SERVICE").contains("damaged");
+        }
+    }
+
+    /** Met by what a start does before its first answer: it ended with a trace, and the shop could not even be read. */
+    @Test
+    void whatTheStartFindsDamagedIsReadOnlyAndSaysSo() throws Exception {
+        RunningShop.goldenIn(data);
+        try (Connection file = DriverManager.getConnection("jdbc:sqlite:" + data.resolve(DataFolder.DATABASE))) {
+            // Statistics are made again of what has none.
+            file.createStatement().execute("DELETE FROM sqlite_stat1");
+        }
+        damageAnIndex();
+        try (RunningShop shop = RunningShop.in(data)) {
+            Client client = lead(shop);
+            assertThat(wrong(client)).singleElement().asString().contains("is damaged");
+            assertThat(lot(client, "not into this one").status()).isEqualTo(503);
+            assertThat(client.get("/api/parts").status()).isEqualTo(200);
+        }
+    }
+
+    private void damageAnIndex() throws Exception {
+        try (RandomAccessFile file =
+                new RandomAccessFile(data.resolve(DataFolder.DATABASE).toFile(), "rw")) {
+            file.seek(rootOf("journal_by_job") * 4096L - 4096 + 3);
+            file.write(new byte[] {(byte) 0xFF, (byte) 0xFF, (byte) 0xFF});
         }
     }
 

@@ -73,7 +73,13 @@ public class Upkeep {
     /** Before the first answer: a planner without statistics reads whole tables. */
     @EventListener(ApplicationStartedEvent.class)
     void onceStarted() {
-        optimize(true);
+        try {
+            optimize(true);
+        } catch (RuntimeException e) {
+            // A shop that can be read is opened all the same, and says what is wrong with it.
+            LOG.error("The planner has no new statistics: {}", e.getMessage());
+            look();
+        }
     }
 
     private void optimize(boolean all) {

@@ -14,7 +14,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.util.FileSystemUtils;
 import wrenchnotes.server.ground.DataFolder;
 
 /** The packaged program at a console: what cannot be is said in one sentence, and docs/running.md is true command by command. */
@@ -25,9 +24,9 @@ class ConsoleIT {
     @TempDir
     Path work;
 
-    private Path golden(String name) throws IOException {
+    private Path golden(String name) throws Exception {
         Path folder = work.resolve(name);
-        FileSystemUtils.copyRecursively(Path.of("src/test/resources/golden/v8"), folder);
+        RunningShop.goldenIn(folder);
         return folder;
     }
 
@@ -73,7 +72,7 @@ class ConsoleIT {
         Path lost = golden("lost");
         Files.delete(lost.resolve(DataFolder.DATABASE));
         assertOneSentence(java("--wrenchnotes.data=" + lost, "--server.port=0"), "is not opened as a new shop");
-        Path broken = golden("broken");
+        Path broken = Files.createDirectory(work.resolve("broken"));
         Files.writeString(broken.resolve(DataFolder.DATABASE), "no database ".repeat(1000));
         assertOneSentence(java("--wrenchnotes.data=" + broken, "--server.port=0"), "is damaged or is no database");
         Path file = Files.writeString(work.resolve("file"), "a file");

@@ -30,7 +30,7 @@ import wrenchnotes.server.ground.DataFolder;
  */
 class PowerCutIT {
 
-    private static final int KILLS = Integer.getInteger("kills", 8);
+    private static final int KILLS = Integer.getInteger("kills", 6);
     private static final int WRITERS = 4;
     private static final int LONGEST_MILLIS = 500;
 

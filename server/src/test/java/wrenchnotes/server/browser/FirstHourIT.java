@@ -10,7 +10,7 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import wrenchnotes.server.PackagedShop;
+import wrenchnotes.server.RunningShop;
 
 /** The first hour of an empty shop, by somebody who has read nothing: five things, each one click away. */
 class FirstHourIT {
@@ -18,7 +18,7 @@ class FirstHourIT {
     @TempDir
     Path data;
 
-    private PackagedShop shop;
+    private RunningShop shop;
     private Window window;
 
     @AfterEach
@@ -67,7 +67,8 @@ class FirstHourIT {
 
     @Test
     void whoeverFollowsTheFiveThingsHasAUnitOnTheBench() throws Exception {
-        shop = PackagedShop.start(data);
+        RunningShop.emptyIn(data);
+        shop = RunningShop.in(data);
         window = Window.on(shop.url());
         Page page = window.page();
         page.navigate("/");

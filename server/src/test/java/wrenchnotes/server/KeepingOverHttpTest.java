@@ -5,7 +5,6 @@ import static wrenchnotes.server.Client.quoted;
 
 import com.zaxxer.hikari.HikariDataSource;
 import java.io.IOException;
-import java.io.RandomAccessFile;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -38,21 +37,21 @@ class KeepingOverHttpTest {
         return RunningShop.in(data, options);
     }
 
-    private static Client lead(RunningShop shop) {
+    static Client lead(RunningShop shop) {
         return shop.client().signedIn("lead", "first lead");
     }
 
-    private static List<String> wrong(Client client) {
+    static List<String> wrong(Client client) {
         return client.get("/api/keeping/wrong").body().get("wrong").values().stream()
                 .map(JsonNode::asString)
                 .toList();
     }
 
-    private static Client.Answer lot(Client client, String source) {
+    static Client.Answer lot(Client client, String source) {
         return client.post("/api/lots", quoted("{'source':'" + source + "'}"));
     }
 
-    private static String health(RunningShop shop) {
+    static String health(RunningShop shop) {
         return shop.client().text("/actuator/health");
     }
 
@@ -135,82 +134,6 @@ class KeepingOverHttpTest {
         }
     }
 
-    /** Bytes of a page changed on the disk: found by the daily look, read on, and nothing is written into it. */
-    @Test
-    void aDamagedFileIsReadOnlyAndSaysSo() throws Exception {
-        RunningShop.goldenIn(data);
-        damageAnIndex();
-        try (RunningShop shop = RunningShop.in(data, "wrenchnotes.upkeep-after=PT0S")) {
-            Client client = lead(shop);
-            await(() -> !wrong(client).isEmpty());
-            assertThat(wrong(client))
-                    .singleElement()
-                    .asString()
-                    .contains("is damaged")
-                    .contains("restore the last backup");
-            Client.Answer refused = lot(client, "not into this one");
-            assertThat(refused.status()).isEqualTo(503);
-            assertThat(refused.detail()).contains("nothing is written into it any more");
-            assertThat(client.get("/api/parts").status()).isEqualTo(200);
-            assertThat(health(shop)).contains("OUT_OF_SERVICE").contains("damaged");
-        }
-    }
-
-    /** Met by what a start does before its first answer: it ended with a trace, and the shop could not even be read. */
-    @Test
-    void whatTheStartFindsDamagedIsReadOnlyAndSaysSo() throws Exception {
-        RunningShop.goldenIn(data);
-        try (Connection file = DriverManager.getConnection("jdbc:sqlite:" + data.resolve(DataFolder.DATABASE))) {
-            // Statistics are made again of what has none.
-            file.createStatement().execute("DELETE FROM sqlite_stat1");
-        }
-        damageAnIndex();
-        try (RunningShop shop = RunningShop.in(data)) {
-            Client client = lead(shop);
-            assertThat(wrong(client)).singleElement().asString().contains("is damaged");
-            assertThat(lot(client, "not into this one").status()).isEqualTo(503);
-            assertThat(client.get("/api/parts").status()).isEqualTo(200);
-        }
-    }
-
-    private void damageAnIndex() throws Exception {
-        try (RandomAccessFile file =
-                new RandomAccessFile(data.resolve(DataFolder.DATABASE).toFile(), "rw")) {
-            file.seek(rootOf("journal_by_job") * 4096L - 4096 + 3);
-            file.write(new byte[] {(byte) 0xFF, (byte) 0xFF, (byte) 0xFF});
-        }
-    }
-
-    private long rootOf(String name) throws Exception {
-        try (Connection file = DriverManager.getConnection("jdbc:sqlite:" + data.resolve(DataFolder.DATABASE));
-                var row = file.createStatement()
-                        .executeQuery("SELECT rootpage FROM sqlite_master WHERE name = '" + name + "'")) {
-            row.next();
-            return row.getLong(1);
-        }
-    }
-
-    @Test
-    void sumsThatDoNotComeOutAreSaid() throws Exception {
-        RunningShop.goldenIn(data);
-        try (Connection file = DriverManager.getConnection("jdbc:sqlite:" + data.resolve(DataFolder.DATABASE))) {
-            file.createStatement().execute("""
-                    INSERT INTO part_movement (part_id, count, from_account, to_account, value_minor, why, at, by)
-                    SELECT id, 700, 'DRAWER', 'LOST_COUNT', 0, 'behind our back', 0, 1 FROM part
-                    """);
-        }
-        try (RunningShop shop = RunningShop.in(data, "wrenchnotes.upkeep-after=PT0S")) {
-            Client client = lead(shop);
-            await(() -> !wrong(client).isEmpty());
-            assertThat(wrong(client))
-                    .containsExactly("More belt 57 went out of its drawer than ever lay in it: count the drawer.");
-            assertThat(health(shop))
-                    .as("it can be worked with")
-                    .contains("\"UP\"")
-                    .contains("belt 57");
-        }
-    }
-
     @Test
     void aRefusedPictureLeavesNoFile() throws Exception {
         try (RunningShop shop = aShop()) {
@@ -290,11 +213,11 @@ class KeepingOverHttpTest {
         }
     }
 
-    private interface Question {
+    interface Question {
         boolean answered();
     }
 
-    private static void await(Question question) throws InterruptedException {
+    static void await(Question question) throws InterruptedException {
         for (int n = 0; n < 200 && !question.answered(); n++) {
             Thread.sleep(100);
         }

@@ -20,10 +20,6 @@ class AddressesIT {
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
 
-    static final String TOO_WIDE = """
-            () => document.documentElement.scrollWidth - document.documentElement.clientWidth
-            """;
-
     /** Whatever can be pressed or filled in and that no one who cannot see it could name. */
     private static final String NAMELESS = """
             () => [...document.querySelectorAll('button, a[href], input, select, textarea')]
@@ -67,7 +63,7 @@ class AddressesIT {
         Page page = VISIT.window().page();
         for (int width : List.of(1280, 1024, 768)) {
             page.setViewportSize(width, 800);
-            all.assertThat(((Number) page.evaluate(TOO_WIDE)).intValue())
+            all.assertThat(VISIT.window().tooWide())
                     .as(address + " at " + width + ": this many pixels too wide")
                     .isLessThanOrEqualTo(0);
         }

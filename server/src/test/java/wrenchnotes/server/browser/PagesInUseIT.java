@@ -103,9 +103,7 @@ class PagesInUseIT {
         page.setViewportSize(390, 844);
         for (String address : List.of("/rack", "/checkin")) {
             window.show(address);
-            assertThat(((Number) page.evaluate(AddressesIT.TOO_WIDE)).intValue())
-                    .as(address)
-                    .isLessThanOrEqualTo(0);
+            assertThat(window.tooWide()).as(address).isLessThanOrEqualTo(0);
             assertThat(page.locator("header").boundingBox().height).as(address).isLessThanOrEqualTo(84.4);
         }
     }

@@ -93,7 +93,7 @@ class ShopFloorIT {
         for (String room : ROOMS) {
             window.goTo(room);
             page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-            int wider = (int) page.evaluate("() => document.documentElement.scrollWidth - window.innerWidth");
+            int wider = window.tooWide();
             assertThat(wider)
                     .as(room + " can be read without scrolling sideways")
                     .isLessThanOrEqualTo(0);

@@ -183,6 +183,11 @@ public final class Window implements AutoCloseable {
         }
     }
 
+    /** By how many pixels the page is wider than its screen. */
+    int tooWide() {
+        return (int) page.evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
+    }
+
     void tab(int times) {
         for (int n = 0; n < times; n++) {
             page.keyboard().press("Tab");

@@ -59,9 +59,12 @@ enum MadeOnce {
         }
     }
 
-    /** Of today, and of what is compiled now. */
+    /** Of today, of what is compiled now, and of the golden shops as they are now. */
     private static String key() {
-        long newest = Stream.of(Path.of("target", "classes"), Path.of("..", "core", "target", "classes"))
+        long newest = Stream.of(
+                        Path.of("target", "classes"),
+                        Path.of("..", "core", "target", "classes"),
+                        Path.of("src", "test", "resources", "golden"))
                 .flatMap(MadeOnce::files)
                 .mapToLong(file -> file.toFile().lastModified())
                 .max()

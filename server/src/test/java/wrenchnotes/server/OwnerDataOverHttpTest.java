@@ -26,8 +26,7 @@ class OwnerDataOverHttpTest {
 
     @Test
     void anOwnersNameIsTakenOutAndTheirUnitsHistoryStays() throws Exception {
-        RunningShop.emptyIn(data);
-        try (RunningShop shop = RunningShop.in(data)) {
+        try (RunningShop shop = RunningShop.emptyIn(data)) {
             Client lead = shop.client().asFirstLead();
             SmallShop small = new SmallShop(lead);
             Map<String, Object> coming = small.coming();

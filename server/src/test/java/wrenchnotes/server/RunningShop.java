@@ -65,9 +65,14 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         return open(with(brought), data);
     }
 
-    /** Makes an empty shop in a folder, and closes it again: whoever opens it then is not the first, and need not wait for its migrations. */
-    public static void emptyIn(Path folder) throws IOException, InterruptedException {
-        MadeOnce.EMPTY.into(folder, making -> open(empty(), making).close());
+    /** As {@link #in}, on a folder in which nothing is yet: what its first start would make is put there before. */
+    public static RunningShop emptyIn(Path data) throws IOException, InterruptedException {
+        putEmptyInto(data);
+        return in(data);
+    }
+
+    private static void putEmptyInto(Path folder) throws IOException, InterruptedException {
+        MadeOnce.EMPTY.into(folder, making -> in(making).close());
     }
 
     /** Puts the small shop that the eighth version left into a folder, brought up to date; that it can be is GoldenShopTest's to say. */
@@ -104,7 +109,7 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         if (options.contains(DEMO)) {
             demoIn(folder);
         } else {
-            emptyIn(folder);
+            putEmptyInto(folder);
         }
         open(folder);
     }

@@ -183,8 +183,7 @@ class ThroughTheDoorTest {
                 .contains("Strict-Transport-Security", "Secure")
                 .contains("Content-Security-Policy", "media-src 'self' blob:", "form-action 'self'")
                 .contains("Referrer-Policy: same-origin", "camera=(self), microphone=(self)");
-        RunningShop.emptyIn(elsewhere);
-        try (RunningShop other = RunningShop.in(elsewhere)) {
+        try (RunningShop other = RunningShop.emptyIn(elsewhere)) {
             HttpResponse<String> direct = HttpClient.newHttpClient()
                     .send(
                             HttpRequest.newBuilder(URI.create(other.url() + "/api/session"))

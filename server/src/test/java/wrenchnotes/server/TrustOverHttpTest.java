@@ -140,8 +140,7 @@ class TrustOverHttpTest {
     /** From one address, whatever the name: measured once at 1,202 a minute, now ten at most; and nobody is kept from their own bench. */
     @Test
     void guessingIsSlowedAndToldAndKeepsNobodyOut(@TempDir Path elsewhere) throws Exception {
-        RunningShop.emptyIn(elsewhere);
-        try (RunningShop other = RunningShop.in(elsewhere)) {
+        try (RunningShop other = RunningShop.emptyIn(elsewhere)) {
             Client theirLead = new Client(other.url()).asFirstLead();
             Client stranger = new Client(other.url());
             List<Client.Answer> answers = IntStream.range(0, 60)

@@ -48,8 +48,7 @@ class BenchIT {
 
     @Test
     void twelveStepsInAndOutByKeysAlone() throws Exception {
-        RunningShop.emptyIn(data);
-        shop = RunningShop.in(data);
+        shop = RunningShop.emptyIn(data);
         window = Window.on(shop.url());
         hands = new Hands() {
             @Override
@@ -75,8 +74,7 @@ class BenchIT {
 
     @Test
     void twelveStepsInAndOutByTouchAlone() throws Exception {
-        RunningShop.emptyIn(data);
-        shop = RunningShop.in(data);
+        shop = RunningShop.emptyIn(data);
         window = Window.tablet(shop.url());
         hands = new Hands() {
             @Override

@@ -67,8 +67,7 @@ class FirstHourIT {
 
     @Test
     void whoeverFollowsTheFiveThingsHasAUnitOnTheBench() throws Exception {
-        RunningShop.emptyIn(data);
-        shop = RunningShop.in(data);
+        shop = RunningShop.emptyIn(data);
         window = Window.on(shop.url());
         Page page = window.page();
         page.navigate("/");

@@ -33,8 +33,7 @@ class OneHandIT {
     private int keys;
 
     private void open(boolean tablet) throws Exception {
-        RunningShop.emptyIn(data);
-        shop = RunningShop.in(data);
+        shop = RunningShop.emptyIn(data);
         lead = new Client(shop.url()).asFirstLead();
         window = tablet ? Window.tablet(shop.url()) : Window.on(shop.url());
         page = window.page();

@@ -1,9 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
-import { answers } from '../api/queries';
+import type { Schemas } from '../api/client';
+import { useBench } from '../api/useBench';
 import { useTitle } from '../app/useTitle';
 import { Mat } from '../drawing/Mat';
 import { Loaded } from '../parts/States';
@@ -21,10 +20,7 @@ import { usePresses } from './usePresses';
 /** At the elbow of someone with a driver in one hand: the step on the left, the mat on the right. */
 export default function BenchPage() {
   const job = Number(useParams().job);
-  const bench = useQuery({
-    queryKey: answers.bench(job),
-    queryFn: () => answer(api.GET('/api/jobs/{job}/bench', { params: { path: { job } } })),
-  });
+  const bench = useBench(job);
   return (
     <Box bg="matSurface" color="bone" flex="1" display="flex" flexDirection="column" data-bench="">
       <Loaded query={bench}>

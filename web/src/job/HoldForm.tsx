@@ -4,6 +4,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { momentOf, wallClock } from '../api/shopWide';
+import { useBench } from '../api/useBench';
 import { Form, Sends } from '../form/Form';
 import { ChoiceIn, PickIn, TextIn } from '../form/fields';
 import { useSending } from '../form/useSending';
@@ -15,10 +16,7 @@ type Said = { held: string; kind: Schemas['HoldRow']['kind']; why: string; until
 /** Why the job cannot go on now, and until when. */
 export function HoldForm({ job, model, done }: { job: number; model: number; done: () => void }) {
   const components = useModel(model).data?.components ?? [];
-  const bench = useQuery({
-    queryKey: answers.bench(job),
-    queryFn: () => answer(api.GET('/api/jobs/{job}/bench', { params: { path: { job } } })),
-  });
+  const bench = useBench(job);
   const usual = useQuery({
     queryKey: answers.usual(job),
     queryFn: () => answer(api.GET('/api/jobs/{job}/holds/usual', { params: { path: { job } } })),

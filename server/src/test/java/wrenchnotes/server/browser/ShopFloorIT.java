@@ -2,10 +2,13 @@ package wrenchnotes.server.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -65,6 +68,34 @@ class ShopFloorIT {
         window.says("Steps in: " + before);
         page.getByText("does not answer").waitFor(Window.GONE);
         assertThat(stepsIn(reader, job)).isEqualTo(before);
+    }
+
+    /** A sight of the bench that was asked for before a press and comes after its answer is the older one. */
+    @Test
+    void aLateSightOfTheBenchDoesNotUndoAPressOnTheScreen() {
+        String job = openOnTheBench();
+        Client reader = new Client(VISIT.shop().url()).signedIn("wren", "quay");
+        int before = stepsIn(reader, job);
+        window.saysItIsSafe();
+        AtomicReference<Runnable> late = new AtomicReference<>();
+        page.route("**/api/jobs/*/bench", route -> {
+            APIResponse asItWas = route.fetch();
+            late.set(() -> route.fulfill(new Route.FulfillOptions().setResponse(asItWas)));
+        });
+        // Whatever is sent by a form has everything on the screen asked for anew.
+        page.keyboard().press("w");
+        window.click("cross");
+        window.click("Where does it belong?");
+        page.waitForCondition(() -> late.get() != null);
+        page.keyboard().press("Escape");
+        page.waitForResponse(answer -> answer.url().contains("/bench/steps/") && answer.ok(), () -> page.keyboard()
+                .press("Space"));
+        window.says("Steps in: " + (before + 1));
+        page.waitForResponse(answer -> answer.url().endsWith("/bench"), late.get())
+                .finished();
+        page.waitForTimeout(200);
+        assertThat(page.getByText("Steps in: " + (before + 1)).count()).isEqualTo(1);
+        new Client(VISIT.shop().url()).signedIn("tobias", "quay").bench(Long.parseLong(job), "back", "");
     }
 
     @Test

@@ -45,12 +45,20 @@ export function Form<In extends FieldValues, As = void>({
     }
   }, [first]);
   // What is wrong is where the hand is next.
-  const { refusals } = of;
+  const { refusals, pending } = of;
   useEffect(() => {
     if (refusals > 0) {
       form.current?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
     }
   }, [refusals]);
+  // What sends is off until the answer has come, and loses the focus by that: a form that stays gives it back.
+  const sender = useRef<Element>(null);
+  useEffect(() => {
+    const had = sender.current;
+    if (!pending && had instanceof HTMLElement && document.activeElement === document.body) {
+      had.focus({ preventScroll: true });
+    }
+  }, [pending]);
   return (
     <chakra.form
       ref={form}
@@ -63,6 +71,7 @@ export function Form<In extends FieldValues, As = void>({
         event.preventDefault();
         event.stopPropagation();
         if (!still) {
+          sender.current = document.activeElement;
           of.send(sends as As);
         }
       }}

@@ -113,6 +113,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const person = useSession().data?.person?.name;
   const key = kept === undefined ? undefined : keyOf(person, kept);
   const first = useRef(blank);
+  const gone = useRef<string>(undefined);
   const fields = useRef(new Set<string>());
   const [foundAt, setFoundAt] = useState<number>();
   const [asks, setAsks] = useState(false);
@@ -146,6 +147,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
 
   const forget = useCallback(
     (then?: In) => {
+      gone.current = JSON.stringify(then);
       can.current.reset(then ?? first.current);
       typed();
     },
@@ -153,11 +155,12 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   );
 
   const write = useMutation({
-    mutationFn: ({ said, as }: { said: Out; as: As }) => send(said, as),
-    onSuccess: (answer, { as }) => {
+    mutationFn: ({ said, as }: { said: Out; as: As; typed: string }) => send(said, as),
+    onSuccess: (answer, { as, typed }) => {
       if (key !== undefined) {
         keep.drop(key);
       }
+      gone.current = typed;
       client.invalidateQueries();
       done?.(answer, as);
     },
@@ -178,15 +181,17 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
       : [];
   const allPlaced = write.error instanceof Problem && write.error.fields.length > 0 && unplaced.length === 0;
 
-  const dirty = JSON.stringify(value) !== JSON.stringify(first.current);
+  // A form that stays open once it is sent, as a question does, holds nothing until something else is typed.
+  const unsent = ![JSON.stringify(first.current), gone.current].includes(JSON.stringify(value));
+  const wouldBeLost = unsent && key === undefined;
   useEffect(() => {
-    if (!dirty || key !== undefined || write.isPending || write.isSuccess) {
+    if (!wouldBeLost || write.isPending) {
       return;
     }
     const stay = (event: BeforeUnloadEvent) => event.preventDefault();
     window.addEventListener('beforeunload', stay);
     return () => window.removeEventListener('beforeunload', stay);
-  }, [dirty, key, write.isPending, write.isSuccess]);
+  }, [wouldBeLost, write.isPending]);
 
   return {
     value,
@@ -211,7 +216,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
       if (!write.isPending) {
         setHomeless(undefined);
         form.handleSubmit(
-          (said) => write.mutate({ said, as }),
+          (said) => write.mutate({ said, as, typed: JSON.stringify(form.getValues()) }),
           (wrong) => {
             setHomeless(unbound(wrong, fields.current));
             setRefusals((before) => before + 1);
@@ -219,7 +224,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
         )();
       }
     },
-    leave: () => (dirty && key === undefined ? setAsks(true) : leave?.()),
+    leave: () => (wouldBeLost ? setAsks(true) : leave?.()),
     asks,
     goOn: () => setAsks(false),
     throwAway: () => {

@@ -87,6 +87,7 @@ class ShopFloorIT {
         window.click("cross");
         window.click("Where does it belong?");
         page.waitForCondition(() -> late.get() != null);
+        page.locator("[type=submit]:focus").waitFor();
         page.keyboard().press("Escape");
         page.waitForResponse(answer -> answer.url().contains("/bench/steps/") && answer.ok(), () -> page.keyboard()
                 .press("Space"));

@@ -109,7 +109,7 @@ public final class Window implements AutoCloseable {
         page.getByRole(AriaRole.NAVIGATION).waitFor();
     }
 
-    /** Without a page, which costs every test one more; ShopFloorIT signs in by the one there is for it. */
+    /** Without a page, which costs every test one more; ShopFloorTest signs in by the one there is for it. */
     void signInUnseen(String name, String password) {
         APIRequestContext door = context.request();
         door.get("/api/session");

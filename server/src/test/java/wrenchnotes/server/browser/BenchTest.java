@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wrenchnotes.server.Client;
@@ -18,7 +19,8 @@ import wrenchnotes.server.RunningShop;
  * A unit of twelve steps, in and out, with all that goes wrong: one screw missing on arrival, one broken, one left over, a
  * plug forgotten, a wait, a closing for now, a failed check and rework. Once by keys alone, once by touch alone.
  */
-class BenchIT {
+@Tag("shop")
+class BenchTest {
 
     @TempDir
     Path data;

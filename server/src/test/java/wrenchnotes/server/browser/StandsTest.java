@@ -9,13 +9,15 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
 
 /** What was said stands until it is answered: power, cautions, checks, holds. */
-class StandsIT {
+@Tag("shop")
+class StandsTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

@@ -7,11 +7,13 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Locale;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Gauges where the work is: opened from a job and its bench, kept in it, and heard by its odds. */
-class GaugesInJobsIT {
+@Tag("shop")
+class GaugesInJobsTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("wren");

@@ -11,6 +11,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -19,7 +20,8 @@ import wrenchnotes.server.Pictures;
 import wrenchnotes.server.RunningShop;
 
 /** The bench by one hand: a pedal and digits, a finger, two benches, and no network. */
-class OneHandIT {
+@Tag("shop")
+class OneHandTest {
 
     private static final int STEPS = 12;
 

@@ -9,11 +9,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Pages in use: by keyboard, on a phone, in the dark, while they load, and when the server is away. */
-class PagesInUseIT {
+@Tag("shop")
+class PagesInUseTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

@@ -8,12 +8,14 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Client;
 
 /** Nothing that was typed is lost: by a reload, by going away, by somebody else who saves first. */
-class DraftsIT {
+@Tag("shop")
+class DraftsTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

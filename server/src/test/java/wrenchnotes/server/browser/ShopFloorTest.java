@@ -11,12 +11,14 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Client;
 
 /** What goes wrong on a shop floor: the network drops, two hands on one unit, a small screen, an address mistyped. */
-class ShopFloorIT {
+@Tag("shop")
+class ShopFloorTest {
 
     private static final List<String> ROOMS =
             List.of("Rack", "Check-in", "Bench", "Models", "Drawers", "Patterns", "Gauges");

@@ -12,13 +12,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import wrenchnotes.server.Client;
 
 /** Units over the counter, and the odds while they are looked at. */
-class CounterIT {
+@Tag("shop")
+class CounterTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

@@ -8,12 +8,14 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Client;
 
 /** What happens on a job beside steps, findings and checks, as it is told on one screen and heard on the others. */
-class EventsIT {
+@Tag("shop")
+class EventsTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

@@ -7,12 +7,14 @@ import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Client;
 
 /** A unit goes home with a rubber band in it, comes back, and is put right; one goes only after its mains side was measured. */
-class LoanIT {
+@Tag("shop")
+class LoanTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

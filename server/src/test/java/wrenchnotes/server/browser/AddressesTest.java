@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -15,7 +16,8 @@ import org.junit.jupiter.api.extension.RegisterExtension;
  * Every address of the application, opened once: on a wide and on a narrow screen; and one of each kind as far as axe-core can tell who can use it, in each
  * light that a device can be set to, and by a scanner.
  */
-class AddressesIT {
+@Tag("shop")
+class AddressesTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

@@ -4,11 +4,13 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A lead's room: people, who gets in, the journal, and how safe it all is. */
-class TrustIT {
+@Tag("shop")
+class TrustTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

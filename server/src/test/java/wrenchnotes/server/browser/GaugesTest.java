@@ -8,11 +8,13 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The gauges as they are used: live while one types, by keyboard, with an example of our own by one key. */
-class GaugesIT {
+@Tag("shop")
+class GaugesTest {
 
     /** What each example must come to. */
     private static final Map<String, List<String>> EXAMPLES = Map.of(

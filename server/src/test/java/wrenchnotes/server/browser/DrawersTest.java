@@ -7,12 +7,14 @@ import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Client;
 
 /** The drawers by keys: a belt matched and set aside, an order in two parts, a stock-take by scanner, the last one taken twice. */
-class DrawersIT {
+@Tag("shop")
+class DrawersTest {
 
     private static final Page.GetByTextOptions EXACTLY = new Page.GetByTextOptions().setExact(true);
 

@@ -8,12 +8,14 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wrenchnotes.server.RunningShop;
 
 /** The first hour of an empty shop, by somebody who has read nothing: five things, each one click away. */
-class FirstHourIT {
+@Tag("shop")
+class FirstHourTest {
 
     @TempDir
     Path data;

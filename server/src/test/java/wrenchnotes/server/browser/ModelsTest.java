@@ -9,12 +9,14 @@ import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Pictures;
 
 /** The models room, in the demo shop: notes written by keyboard, a revision made from another, the way to a part. */
-class ModelsIT {
+@Tag("shop")
+class ModelsTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("ines");

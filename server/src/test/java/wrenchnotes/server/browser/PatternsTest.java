@@ -6,11 +6,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The room of patterns: narrowed by its fields and from the address, what is drawn opens its jobs, a watch point goes into the notes, the month is left for somebody. */
-class PatternsIT {
+@Tag("shop")
+class PatternsTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("ines");

@@ -8,12 +8,14 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import wrenchnotes.server.Client;
 
 /** A model that nobody has seen: what is not known stays open, what is found becomes the notes, and the second one has them. */
-class FirstOfAModelIT {
+@Tag("shop")
+class FirstOfAModelTest {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");

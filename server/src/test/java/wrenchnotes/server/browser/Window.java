@@ -2,9 +2,6 @@ package wrenchnotes.server.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.args.AxeRunOptions;
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.APIRequestContext;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
@@ -23,7 +20,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 
 /** Debian's Chromium on one address, without a screen. */
@@ -234,31 +230,7 @@ public final class Window implements AutoCloseable {
     }
 
     void assertAccessible() {
-        assertAccessible(axe -> axe.withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")));
-    }
-
-    /** All that another light can change. */
-    void assertContrast() {
-        assertAccessible(axe -> axe.withRules(List.of("color-contrast", "link-in-text-block")));
-    }
-
-    private void assertAccessible(UnaryOperator<AxeBuilder> asked) {
-        // No frames: one run in the page itself is enough, and what is as it should be need not be listed.
-        AxeRunOptions only = new AxeRunOptions();
-        only.setResultTypes(List.of("violations"));
-        List<Rule> serious =
-                asked.apply(new AxeBuilder(page).setLegacyMode(true).options(only)).analyze().getViolations().stream()
-                        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-                        .toList();
-        assertThat(serious)
-                .as(() -> page.url()
-                        + serious.stream()
-                                .map(rule -> "\n" + rule.getHelp() + ": "
-                                        + rule.getNodes().stream()
-                                                .map(node -> node.getHtml())
-                                                .toList())
-                                .toList())
-                .isEmpty();
+        assertThat(Axe.wrong(page)).as(page.url()).isEmpty();
     }
 
     @Override

@@ -196,6 +196,26 @@ class ArchitectureTest {
         });
     }
 
+    /** What a stored form holds are texts, numbers and other forms: no name of the core can get into the database, or out of it. */
+    @ArchTest
+    static void formsHoldNoTypeOfTheCore(JavaClasses all) {
+        List<JavaClass> forms = all.stream()
+                .filter(one -> one.getPackageName().startsWith("wrenchnotes.server"))
+                .filter(one -> one.isRecord() && outermost(one).getSimpleName().endsWith("Form"))
+                .toList();
+        assertThat(forms).hasSizeGreaterThan(12);
+        assertThat(forms.stream()
+                        .flatMap(form -> form.getFields().stream())
+                        .flatMap(field -> field.getAllInvolvedRawTypes().stream()
+                                .filter(type -> type.getPackageName().startsWith("wrenchnotes.core"))
+                                .map(type -> field.getFullName() + " is a " + type.getSimpleName())))
+                .isEmpty();
+    }
+
+    private static JavaClass outermost(JavaClass one) {
+        return one.getEnclosingClass().map(ArchitectureTest::outermost).orElse(one);
+    }
+
     /** What the core shows does not change; a search or a press may keep a scratch pad of its own while it runs. */
     @ArchTest
     static final ArchRule valuesOfTheCoreDoNotChange = classes()

@@ -3,9 +3,6 @@ package wrenchnotes.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import com.tngtech.archunit.core.domain.JavaClass;
-import com.tngtech.archunit.core.domain.JavaClasses;
-import com.tngtech.archunit.core.importer.ClassFileImporter;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -193,25 +190,5 @@ class StoredFormsTest {
                 .hasMessageContaining("form 7")
                 .hasMessageContaining("newer");
         assertThatThrownBy(() -> NotesForm.proposal("{\"form\":6}")).isInstanceOf(Stored.UnknownForm.class);
-    }
-
-    /** What a form holds are texts, numbers and other forms: no name of the core can get into the database, or out of it. */
-    @Test
-    void formsHoldNoTypeOfTheCore() {
-        JavaClasses server = new ClassFileImporter().importPackages("wrenchnotes.server");
-        List<JavaClass> forms = server.stream()
-                .filter(one -> one.isRecord() && outermost(one).getSimpleName().endsWith("Form"))
-                .toList();
-        assertThat(forms).hasSizeGreaterThan(12);
-        assertThat(forms.stream()
-                        .flatMap(form -> form.getFields().stream())
-                        .flatMap(field -> field.getAllInvolvedRawTypes().stream()
-                                .filter(type -> type.getPackageName().startsWith("wrenchnotes.core"))
-                                .map(type -> field.getFullName() + " is a " + type.getSimpleName())))
-                .isEmpty();
-    }
-
-    private static JavaClass outermost(JavaClass one) {
-        return one.getEnclosingClass().map(StoredFormsTest::outermost).orElse(one);
     }
 }

@@ -59,7 +59,12 @@ export function Finder({ dark }: { dark: boolean }) {
     placeholderData: (before) => (asked ? before : undefined),
   });
   useKeys([
-    { key: 'F', label: 'Find a unit, owner, finding, part or step', act: () => input.current?.focus() },
+    {
+      key: 'F',
+      label: 'Find a unit, owner, finding, part or step',
+      act: () => input.current?.focus(),
+      everywhere: true,
+    },
   ]);
   const groups = asked ? (query.data?.groups ?? []) : [];
   const items = useMemo(() => groups.flatMap(flat), [groups]);

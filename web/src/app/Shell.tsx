@@ -1,6 +1,6 @@
 import { Box, chakra, Dialog, Portal } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, type SyntheticEvent, useEffect, useRef, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
@@ -13,6 +13,7 @@ import { Bell } from './Bell';
 import { Broken } from './Broken';
 import { Finder } from './Finder';
 import { singleKeys, useKeys, useListedKeys } from './keys';
+import { leaving, useShown } from './leaving';
 import { LIGHTS, light } from './light';
 import { wasUpgraded } from './upgraded';
 
@@ -36,8 +37,9 @@ export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
   const practice = useSession().data?.practice;
   const [upgraded, setUpgraded] = useState(wasUpgraded);
   const main = useRoomFocus(path);
+  useShown(path);
   const [help, setHelp] = useState(false);
-  useKeys([{ key: '?', label: 'Show the keys of this screen', act: () => setHelp(true) }]);
+  useKeys([{ key: '?', label: 'Show the keys of this screen', act: () => setHelp(true), everywhere: true }]);
   return (
     <Box display="flex" flexDirection="column" minH="100%" data-bench={dark ? '' : undefined}>
       <chakra.header
@@ -112,6 +114,8 @@ export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
         minH={0}
         display="flex"
         flexDirection="column"
+        onClickCapture={stayIfLeaving}
+        onSubmitCapture={stayIfLeaving}
       >
         <ErrorBoundary FallbackComponent={Broken} resetKeys={[path]}>
           <Suspense
@@ -128,6 +132,14 @@ export default function Shell({ person }: { person: Schemas['SignedIn'] }) {
       <KeyList open={help} close={() => setHelp(false)} />
     </Box>
   );
+}
+
+/** The room that one leaves is drawn until the other one is there; nothing in it can be pressed. */
+function stayIfLeaving(event: SyntheticEvent) {
+  if (leaving()) {
+    event.preventDefault();
+    event.stopPropagation();
+  }
 }
 
 /**

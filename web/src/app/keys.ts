@@ -1,8 +1,9 @@
 import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
+import { leaving } from './leaving';
 import { watchForScans } from './scans';
 
-/** One key and what it does on the screen that is open. */
-export type Key = { key: string; label: string; act: () => void; off?: boolean };
+/** One key and what it does on the screen that is open. @property everywhere whether it is no room's: it acts while one is left for another, too */
+export type Key = { key: string; label: string; act: () => void; off?: boolean; everywhere?: boolean };
 
 const screens = new Set<{ keys: Key[] }>();
 const listeners = new Set<() => void>();
@@ -31,7 +32,7 @@ function acts(name: string): boolean {
 
 function act(name: string) {
   if (!covered() && acts(name)) {
-    listed.find((one) => one.key === name)?.act();
+    listed.find((one) => one.key === name && (one.everywhere || !leaving()))?.act();
   }
 }
 

@@ -130,7 +130,7 @@ public final class Window implements AutoCloseable {
     public void goTo(String room) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(room).setExact(true))
                 .click();
-        // The room that one leaves stays on the screen, and can be pressed, until the other one is there.
+        // The room that one leaves stays on the screen until the other one is there.
         page.locator("nav a[aria-current=page]").getByText(room).first().waitFor();
     }
 

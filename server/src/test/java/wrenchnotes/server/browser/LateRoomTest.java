@@ -1,0 +1,67 @@
+package wrenchnotes.server.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** A room that takes its time to come: what is typed and pressed meanwhile. */
+@Tag("shop")
+class LateRoomTest {
+
+    @RegisterExtension
+    static final Visit VISIT = Visit.atRackBy("wren");
+
+    private Window window;
+    private Page page;
+
+    @BeforeEach
+    void open() {
+        window = VISIT.window();
+        page = window.page();
+    }
+
+    /** Measured: the room that came meanwhile took the focus, and half of what was typed was lost. */
+    @Test
+    void aRoomThatComesLateTakesNothingOutOfTheFinder() {
+        page.route("**/assets/*", route -> {
+            page.waitForTimeout(400);
+            route.resume();
+        });
+        page.navigate(VISIT.shop().url());
+        Locator finder = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"));
+        finder.focus();
+        finder.pressSequentially("pellworth", new Locator.PressSequentiallyOptions().setDelay(120));
+        page.waitForCondition(() -> page.title().startsWith("Rack"));
+        assertThat(finder.inputValue()).isEqualTo("pellworth");
+        page.unroute("**/assets/*");
+    }
+
+    /** Measured: a second press on a row of the rack, while its job was being fetched, was the rack's again. */
+    @Test
+    void theRoomThatOneLeavesCanNotBePressed() {
+        window.says("Pick up next");
+        List<Route> held = new ArrayList<>();
+        page.route("**/assets/*", held::add);
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Patterns"))
+                .click();
+        page.waitForCondition(() -> !held.isEmpty());
+        page.keyboard().press("1");
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.BUTTON).first().click();
+        // What is no room's goes on.
+        page.keyboard().press("f");
+        page.locator("[role=combobox]:focus").waitFor();
+        page.unroute("**/assets/*");
+        held.forEach(Route::resume);
+        page.waitForCondition(() -> page.title().startsWith("Patterns"));
+        assertThat(page.url()).endsWith("/patterns");
+    }
+}

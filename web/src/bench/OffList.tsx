@@ -5,6 +5,7 @@ import { Fastener, fastenerWidthMm } from '../drawing/Fastener';
 
 type Thing = Schemas['ThingView'];
 const SCALE = 5;
+const WIDEST = 170;
 
 /** What a step takes off or puts back, drawn to scale with its words beside it. */
 export function OffList({
@@ -39,7 +40,7 @@ export function OffList({
 }
 
 function Line({ thing, count }: { thing: Thing; count: number }) {
-  const width = thing.group && thing.shape ? Math.min(170, fastenerWidthMm(thing.shape) * SCALE + 10) : 0;
+  const width = thing.shape ? fastenerWidthMm(thing.shape) * SCALE + 10 : 0;
   const height = thing.shape ? Math.max(34, thing.shape.headDiameterMm * SCALE + 8) : 30;
   return (
     <Box display="flex" alignItems="center" gap="12px" py="3px">
@@ -54,7 +55,14 @@ function Line({ thing, count }: { thing: Thing; count: number }) {
         {thing.counted ? `${count} ×` : '? ×'}
       </chakra.span>
       {thing.group && thing.shape && (
-        <svg width={width} height={height} aria-hidden="true">
+        // Whole, point and all: a long one is drawn smaller, and the words beside it give way.
+        <svg
+          width={Math.min(WIDEST, width)}
+          height={height}
+          viewBox={`0 0 ${width} ${height}`}
+          style={{ flexShrink: 0 }}
+          aria-hidden="true"
+        >
           <Fastener group={thing.group} shape={thing.shape} scale={SCALE} x={3} y={height / 2} />
         </svg>
       )}

@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { floor, rules } from '../api/enumWords';
@@ -50,6 +50,13 @@ export function WhatIsIt({
   leave: () => void;
 }) {
   const [fits, setFits] = useState<Schemas['Answer']>();
+  // What was asked fills the screen: the answer comes into sight by itself.
+  const answered = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (fits) {
+      answered.current?.scrollIntoView({ block: 'start' });
+    }
+  }, [fits]);
   const form = useSending({
     blank: SEEN,
     check: measured,
@@ -87,7 +94,7 @@ export function WhatIsIt({
       />
       <Sends of={form} bench go="Where does it belong?" />
       {fits && (
-        <Box aria-live="polite" display="grid" gap="7px">
+        <Box ref={answered} aria-live="polite" display="grid" gap="7px">
           <Box fontSize="lg" fontWeight={700}>
             {figures(fits.words)}
           </Box>

@@ -113,7 +113,8 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const person = useSession().data?.person?.name;
   const key = kept === undefined ? undefined : keyOf(person, kept);
   const first = useRef(blank);
-  const gone = useRef<string>(undefined);
+  /** what was typed when it was sent last */
+  const sentLast = useRef<string>(undefined);
   const fields = useRef(new Set<string>());
   const [foundAt, setFoundAt] = useState<number>();
   const [asks, setAsks] = useState(false);
@@ -147,7 +148,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
 
   const forget = useCallback(
     (then?: In) => {
-      gone.current = JSON.stringify(then);
+      sentLast.current = JSON.stringify(then);
       can.current.reset(then ?? first.current);
       typed();
     },
@@ -160,7 +161,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
       if (key !== undefined) {
         keep.drop(key);
       }
-      gone.current = typed;
+      sentLast.current = typed;
       client.invalidateQueries();
       done?.(answer, as);
     },
@@ -182,7 +183,7 @@ export function useSending<In extends FieldValues, Out = In, As = void, Answer =
   const allPlaced = write.error instanceof Problem && write.error.fields.length > 0 && unplaced.length === 0;
 
   // A form that stays open once it is sent, as a question does, holds nothing until something else is typed.
-  const unsent = ![JSON.stringify(first.current), gone.current].includes(JSON.stringify(value));
+  const unsent = ![JSON.stringify(first.current), sentLast.current].includes(JSON.stringify(value));
   const wouldBeLost = unsent && key === undefined;
   useEffect(() => {
     if (!wouldBeLost || write.isPending) {

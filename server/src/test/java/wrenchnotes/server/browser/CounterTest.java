@@ -20,19 +20,15 @@ import wrenchnotes.server.Client;
 
 /** Units over the counter, and the odds while they are looked at. */
 @Tag("shop")
-class CounterTest {
+class CounterTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
 
-    private Window window;
-    private Page page;
     private static Client reader;
 
     @BeforeEach
     void open() {
-        window = VISIT.window();
-        page = window.page();
         reader = new Client(VISIT.shop().url()).signedIn("marit", "quay");
     }
 

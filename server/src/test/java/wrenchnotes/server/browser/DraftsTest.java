@@ -7,29 +7,16 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import wrenchnotes.server.Client;
 
 /** Nothing that was typed is lost: by a reload, by going away, by somebody else who saves first. */
 @Tag("shop")
-class DraftsTest {
+class DraftsTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
-
-    private Window window;
-    private Page page;
-    private Client lead;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-        lead = VISIT.lead();
-    }
 
     /** Measured: leaving check-in to make a model dropped all. */
     @Test

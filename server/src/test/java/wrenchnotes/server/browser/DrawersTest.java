@@ -6,31 +6,18 @@ import static wrenchnotes.server.Client.body;
 import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import wrenchnotes.server.Client;
 
 /** The drawers by keys: a belt matched and set aside, an order in two parts, a stock-take by scanner, the last one taken twice. */
 @Tag("shop")
-class DrawersTest {
+class DrawersTest extends Visited {
 
     private static final Page.GetByTextOptions EXACTLY = new Page.GetByTextOptions().setExact(true);
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
-
-    private Window window;
-    private Page page;
-    private Client lead;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-        lead = VISIT.lead();
-    }
 
     private long job(String model) {
         Map<String, Object> lid = TakenIn.step("lid", "Lid off", List.of());

@@ -7,29 +7,16 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import wrenchnotes.server.Client;
 
 /** What happens on a job beside steps, findings and checks, as it is told on one screen and heard on the others. */
 @Tag("shop")
-class EventsTest {
+class EventsTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
-
-    private Window window;
-    private Page page;
-    private Client lead;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-        lead = VISIT.lead();
-    }
 
     /** An event of one kind, whose form closes when it is told. */
     private void tells(long job, String kind, Map<String, String> fields, String go) {

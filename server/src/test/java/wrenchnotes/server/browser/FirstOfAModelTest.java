@@ -7,7 +7,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -15,21 +14,10 @@ import wrenchnotes.server.Client;
 
 /** A model that nobody has seen: what is not known stays open, what is found becomes the notes, and the second one has them. */
 @Tag("shop")
-class FirstOfAModelTest {
+class FirstOfAModelTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
-
-    private Window window;
-    private Page page;
-    private Client lead;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-        lead = VISIT.lead();
-    }
 
     private void begun(long job) {
         page.navigate("/bench/" + job);

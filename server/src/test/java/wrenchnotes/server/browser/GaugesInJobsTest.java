@@ -13,18 +13,13 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Gauges where the work is: opened from a job and its bench, kept in it, and heard by its odds. */
 @Tag("shop")
-class GaugesInJobsTest {
+class GaugesInJobsTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("wren");
 
-    private Window window;
-    private Page page;
-
     @BeforeEach
     void open() {
-        window = VISIT.window();
-        page = window.page();
         window.goTo("Gauges");
     }
 

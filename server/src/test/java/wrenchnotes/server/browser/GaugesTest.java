@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** The gauges as they are used: live while one types, by keyboard, with an example of our own by one key. */
 @Tag("shop")
-class GaugesTest {
+class GaugesTest extends Visited {
 
     /** What each example must come to. */
     private static final Map<String, List<String>> EXAMPLES = Map.of(
@@ -32,13 +32,8 @@ class GaugesTest {
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("wren");
 
-    private Window window;
-    private Page page;
-
     @BeforeEach
     void open() {
-        window = VISIT.window();
-        page = window.page();
         window.goTo("Gauges");
     }
 

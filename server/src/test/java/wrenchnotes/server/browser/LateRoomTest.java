@@ -8,26 +8,16 @@ import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A room that takes its time to come: what is typed and pressed meanwhile. */
 @Tag("shop")
-class LateRoomTest {
+class LateRoomTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("wren");
-
-    private Window window;
-    private Page page;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-    }
 
     /** Measured: the room that came meanwhile took the focus, and half of what was typed was lost. */
     @Test

@@ -3,32 +3,18 @@ package wrenchnotes.server.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static wrenchnotes.server.Client.body;
 
-import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
-import wrenchnotes.server.Client;
 
 /** A unit goes home with a rubber band in it, comes back, and is put right; one goes only after its mains side was measured. */
 @Tag("shop")
-class LoanTest {
+class LoanTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
-
-    private Window window;
-    private Page page;
-    private Client lead;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-        lead = VISIT.lead();
-    }
 
     private long opened(String model) {
         Map<String, Object> lid = TakenIn.step("lid", "Lid off", List.of());

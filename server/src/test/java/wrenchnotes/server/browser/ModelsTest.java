@@ -8,7 +8,6 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -16,19 +15,10 @@ import wrenchnotes.server.Pictures;
 
 /** The models room, in the demo shop: notes written by keyboard, a revision made from another, the way to a part. */
 @Tag("shop")
-class ModelsTest {
+class ModelsTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("ines");
-
-    private Window window;
-    private Page page;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-    }
 
     @Test
     void notesThatPlanTheWayIn() {

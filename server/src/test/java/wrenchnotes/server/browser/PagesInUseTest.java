@@ -2,32 +2,21 @@ package wrenchnotes.server.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Pages in use: by keyboard, on a phone, in the dark, while they load, and when the server is away. */
 @Tag("shop")
-class PagesInUseTest {
+class PagesInUseTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.by("ines");
-
-    private Window window;
-    private Page page;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-    }
 
     /** While an answer is awaited something says so; when none comes, what to do is said; when the server is back, so is the page. */
     @Test

@@ -10,7 +10,6 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -18,22 +17,13 @@ import wrenchnotes.server.Client;
 
 /** What goes wrong on a shop floor: the network drops, two hands on one unit, a small screen, an address mistyped. */
 @Tag("shop")
-class ShopFloorTest {
+class ShopFloorTest extends Visited {
 
     private static final List<String> ROOMS =
             List.of("Rack", "Check-in", "Bench", "Models", "Drawers", "Patterns", "Gauges");
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("wren");
-
-    private Window window;
-    private Page page;
-
-    @BeforeEach
-    void open() {
-        window = VISIT.window();
-        page = window.page();
-    }
 
     @Test
     void aKeyPressSurvivesADroppedConnectionAndCountsOnce() {

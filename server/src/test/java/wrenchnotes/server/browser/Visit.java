@@ -9,11 +9,14 @@ import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
 import wrenchnotes.server.Client;
 import wrenchnotes.server.RunningShop;
 
 /** The demo shop, opened for a class of tests in their own process, and for each test a window on it in which somebody is signed in. */
-final class Visit implements BeforeAllCallback, AfterAllCallback, BeforeEachCallback, AfterEachCallback {
+final class Visit
+        implements BeforeAllCallback, AfterAllCallback, BeforeEachCallback, AfterEachCallback, ParameterResolver {
 
     private final String person;
     private final boolean atRack;
@@ -63,6 +66,16 @@ final class Visit implements BeforeAllCallback, AfterAllCallback, BeforeEachCall
     @Override
     public void afterAll(ExtensionContext context) throws Exception {
         shop.afterAll(context);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType() == Visit.class;
+    }
+
+    @Override
+    public Visit resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        return this;
     }
 
     /** The lead, for what a test prepares. */

@@ -1,4 +1,5 @@
-import { useLayoutEffect } from 'react';
+import { useCallback, useLayoutEffect } from 'react';
+import { type NavigateOptions, useLocation, useNavigate } from 'react-router';
 
 let shown: string | undefined;
 
@@ -15,4 +16,24 @@ export function useShown(path: string) {
       shown = undefined;
     };
   }, [path]);
+}
+
+/** Whether nobody has gone to another room since this one was drawn: to be asked when an answer has come. */
+export function useStillHere(): () => boolean {
+  const here = useLocation().pathname;
+  return useCallback(() => window.location.pathname === here, [here]);
+}
+
+/** Goes to the place of what an answer is about; whoever has gone to another room meanwhile is not fetched from there. */
+export function useGoOn(): (to: string, options?: NavigateOptions) => void {
+  const navigate = useNavigate();
+  const stillHere = useStillHere();
+  return useCallback(
+    (to, options) => {
+      if (stillHere()) {
+        navigate(to, options);
+      }
+    },
+    [navigate, stillHere],
+  );
 }

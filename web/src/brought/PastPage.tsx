@@ -5,6 +5,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useMay } from '../api/session';
 import { day } from '../api/words';
+import { useGoOn } from '../app/leaving';
 import { useTitle } from '../app/useTitle';
 import { FilePick } from '../parts/FilePick';
 import { Empty, Loaded, Trouble } from '../parts/States';
@@ -90,7 +91,7 @@ function Line({ one, picked }: { one: Schemas['BroughtList']; picked: boolean })
 
 function Read() {
   const client = useQueryClient();
-  const navigate = useNavigate();
+  const goOn = useGoOn();
   const read = useMutation({
     mutationFn: (file: File) =>
       answer(
@@ -103,7 +104,7 @@ function Read() {
       ),
     onSuccess: (list) => {
       client.invalidateQueries({ queryKey: answers.brought() });
-      navigate(`/past/${list.id}`);
+      goOn(`/past/${list.id}`);
     },
   });
   return (

@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { answers } from '../api/queries';
 import { useCurrency } from '../api/session';
+import { useGoOn } from '../app/leaving';
 import { useTitle } from '../app/useTitle';
 import { Form } from '../form/Form';
 import { FoundAgain } from '../form/FoundAgain';
@@ -37,6 +38,7 @@ export default function CheckInPage() {
 
 function Counter({ counter, models }: { counter: Schemas['Counter']; models: Schemas['ModelView'][] }) {
   const navigate = useNavigate();
+  const goOn = useGoOn();
   const currency = useCurrency();
   const [last, setLast] = useState<{ jobId: number; tag: string; unprinted: boolean }>();
   const seenField = useRef<HTMLInputElement>(null);
@@ -51,7 +53,10 @@ function Counter({ counter, models }: { counter: Schemas['Counter']; models: Sch
         sending.forget(nextAfter(form));
         seenField.current?.focus();
       } else {
-        navigate(`/jobs/${taken.jobId}`, { state: { unprinted: taken.unprinted } });
+        // That its tag was not printed is said on its sheet alone.
+        (taken.unprinted ? navigate : goOn)(`/jobs/${taken.jobId}`, {
+          state: { unprinted: taken.unprinted },
+        });
       }
     },
   });

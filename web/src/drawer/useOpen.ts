@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { useStillHere } from '../app/leaving';
 
 type What = {
   part?: number;
@@ -26,16 +27,13 @@ export type Open = What & {
 
 /** What of the drawers is open: it stands in the address, so that it can be gone back to and sent to somebody. What is searched for may begin there. */
 export function useOpen(): Open {
-  const [params, set] = useSearchParams();
+  const [params, put] = useSearchParams();
+  const stillHere = useStillHere();
+  // What was put in a drawer opens by itself once it is there, unless one has gone to another room meanwhile.
+  const set = (next: URLSearchParams) => stillHere() && put(next);
   // An address follows too late for a hand that types.
   const [asked, ask] = useState(params.get('q') ?? '');
   const number = (name: string) => (params.has(name) ? Number(params.get(name)) : undefined);
-  const put = (change: (next: URLSearchParams) => void) =>
-    set((before) => {
-      const next = new URLSearchParams(before);
-      change(next);
-      return next;
-    });
   return {
     part: number('part'),
     drawer: params.get('drawer') ?? undefined,
@@ -52,15 +50,18 @@ export function useOpen(): Open {
     go: (what) => {
       ask('');
       set(
-        Object.entries(what)
-          .filter(([, value]) => value !== undefined && value !== false)
-          .map(([name, value]): [string, string] => [name, value === true ? '' : String(value)]),
+        new URLSearchParams(
+          Object.entries(what)
+            .filter(([, value]) => value !== undefined && value !== false)
+            .map(([name, value]): [string, string] => [name, value === true ? '' : String(value)]),
+        ),
       );
     },
-    beside: (part) =>
-      put((next) => {
-        next.delete('add');
-        part === undefined ? next.delete('part') : next.set('part', String(part));
-      }),
+    beside: (part) => {
+      const next = new URLSearchParams(params);
+      next.delete('add');
+      part === undefined ? next.delete('part') : next.set('part', String(part));
+      set(next);
+    },
   };
 }

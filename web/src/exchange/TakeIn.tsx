@@ -1,14 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
+import { useGoOn } from '../app/leaving';
 import { FilePick } from '../parts/FilePick';
 import { Trouble } from '../parts/States';
 
 /** Notes from a file: checked as a whole before anything is taken from it. */
 export function TakeIn() {
   const client = useQueryClient();
-  const navigate = useNavigate();
+  const goOn = useGoOn();
   const take = useMutation({
     mutationFn: async (file: File) => {
       const text = await file.text();
@@ -16,7 +16,7 @@ export function TakeIn() {
     },
     onSuccess: (taken) => {
       client.invalidateQueries();
-      navigate(`/models/${taken.modelId}/${taken.revisionId}`);
+      goOn(`/models/${taken.modelId}/${taken.revisionId}`);
     },
   });
   return (

@@ -1,11 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { createPortal } from 'react-dom';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { answer, api, Problem, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
 import { useKeys } from '../app/keys';
+import { useGoOn } from '../app/leaving';
 import { Form } from '../form/Form';
 import { TextIn } from '../form/fields';
 import { useSending } from '../form/useSending';
@@ -57,7 +58,7 @@ export function KeepBar({
 
 /** What is typed goes along to the job. */
 function WhichJob({ typed }: { typed: object }) {
-  const navigate = useNavigate();
+  const goOn = useGoOn();
   const form = useSending({
     blank: { tag: '' },
     send: async ({ tag }) => {
@@ -69,7 +70,7 @@ function WhichJob({ typed }: { typed: object }) {
       }
       return job;
     },
-    done: (job) => navigate(`?job=${job}`, { state: { typed } }),
+    done: (job) => goOn(`?job=${job}`, { state: { typed } }),
   });
   return (
     <Form of={form} name="Which job" first={false}>

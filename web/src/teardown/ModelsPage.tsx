@@ -1,11 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { z } from 'zod';
 import { answer, api, type Schemas } from '../api/client';
 import { floor } from '../api/enumWords';
 import { answers } from '../api/queries';
+import { useGoOn } from '../app/leaving';
 import { useTitle } from '../app/useTitle';
 import { TakeIn } from '../exchange/TakeIn';
 import { Form } from '../form/Form';
@@ -38,14 +39,14 @@ export default function ModelsPage() {
 function Shelf({ models }: { models: Schemas['ModelView'][] }) {
   // "Write the notes" on the bench knows only the revision: go on to its model.
   const [asked] = useSearchParams();
-  const navigate = useNavigate();
+  const goOn = useGoOn();
   const revision = Number(asked.get('revision'));
   useEffect(() => {
     const owner = models.find((view) => view.revisions.some((one) => one.id === revision));
     if (owner) {
-      navigate(`/models/${owner.model.id}/${revision}`, { replace: true });
+      goOn(`/models/${owner.model.id}/${revision}`, { replace: true });
     }
-  }, [models, revision, navigate]);
+  }, [models, revision, goOn]);
   if (models.length === 0) {
     return (
       <Empty>No models yet. Make the first on the right: maker, name, and what sort of thing it is.</Empty>
@@ -98,13 +99,13 @@ const model = z.object({
 });
 
 function NewModel() {
-  const navigate = useNavigate();
+  const goOn = useGoOn();
   const form = useSending({
     blank: { maker: '', name: '', kind: 'CONSOLE' } as Schemas['ModelSaid'],
     check: model,
     kept: 'model',
     send: (body) => answer(api.POST('/api/models', { body })),
-    done: (made) => navigate(`/models/${made.id}`),
+    done: (made) => goOn(`/models/${made.id}`),
   });
   return (
     <Form of={form} name="New model" first={false} gap="12px">

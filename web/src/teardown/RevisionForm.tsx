@@ -1,6 +1,6 @@
-import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { answer, api, type Schemas, seen } from '../api/client';
+import { useGoOn } from '../app/leaving';
 import { Form } from '../form/Form';
 import { PickIn, TextIn } from '../form/fields';
 import { said } from '../form/said';
@@ -26,7 +26,7 @@ export function RevisionForm({
   others: Schemas['Revision'][];
   done: () => void;
 }) {
-  const navigate = useNavigate();
+  const goOn = useGoOn();
   const form = useSending({
     blank: {
       name: revision?.name ?? '',
@@ -49,7 +49,7 @@ export function RevisionForm({
       ),
     done: (saved) => {
       if (!revision) {
-        navigate(`/models/${model}/${saved.id}/notes`);
+        goOn(`/models/${model}/${saved.id}/notes`);
       }
       done();
     },

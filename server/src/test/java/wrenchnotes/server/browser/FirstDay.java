@@ -69,7 +69,7 @@ final class FirstDay {
         window.field("Cost of one").fill("1.90");
         window.field("How many now").fill("2");
         window.click("Put it in the drawer");
-        window.says("€1.90");
+        window.says("2 there", "€1.90 each");
         window.assertAccessible();
     }
 }

@@ -54,4 +54,35 @@ class LateRoomTest extends Visited {
         page.waitForCondition(() -> page.title().startsWith("Patterns"));
         assertThat(page.url()).endsWith("/patterns");
     }
+
+    /** Measured: a part was being put in its drawer, and its answer brought back to the drawers whoever had gone to check something in. */
+    @Test
+    void whoHasGoneOnIsNotBroughtBackByAnAnswer() {
+        window.goTo("Drawers");
+        window.click("New part");
+        window.field("Drawer").fill("15");
+        window.exact("Name").fill("belt that comes late");
+        sentAndLeft("**/api/parts", "Put it in the drawer");
+        window.goTo("Models");
+        window.exact("Maker").fill("Quill & Daughter");
+        window.exact("Name").fill("Late 7");
+        sentAndLeft("**/api/models", "Add the model");
+        window.goTo("Models");
+        window.says("Late 7");
+    }
+
+    private void sentAndLeft(String door, String words) {
+        List<Route> held = new ArrayList<>();
+        page.route(door, held::add);
+        window.click(words);
+        page.waitForCondition(() -> !held.isEmpty());
+        window.goTo("Rack");
+        page.waitForCondition(() -> page.title().startsWith("Rack"));
+        page.unroute(door);
+        page.waitForResponse(door, () -> held.forEach(Route::resume));
+        // What the answer does on the screen is done by the next frame but one.
+        page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+        page.waitForTimeout(100);
+        assertThat(page.url()).endsWith("/rack");
+    }
 }

@@ -83,6 +83,16 @@ class DataFolderTest {
         RunningShop.in(data).close();
     }
 
+    /** Measured: a connection that was being made just then was closed by nobody, and its log stayed. */
+    @Test
+    void aShopThatIsClosedRightAfterItsStartLeavesOneFile() throws Exception {
+        RunningShop.goldenIn(data);
+        for (int n = 0; n < 6; n++) {
+            RunningShop.in(data).close();
+            assertThat(data.resolve(DataFolder.DATABASE + "-wal")).doesNotExist();
+        }
+    }
+
     @Test
     void aShopWithoutItsDatabaseIsNoNewShop() throws IOException {
         aShop();

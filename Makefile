@@ -22,7 +22,7 @@ run: .run/built ## start with the shop's own data in ./data
 test: $(STAMPS)/web browser ## every test: core, server, architecture, what is typed, browser
 	cd web && npm run --silent test
 	@tools/script-size.mjs --check
-	$(MVN) verify
+	$(MVN) verify -Pwhole
 
 unit: $(STAMPS)/web ## the tests that start nothing: rules, what is typed, stored forms, migrations, the house's own rules
 	cd web && npm run --silent test
@@ -34,7 +34,7 @@ bench: $(STAMPS)/web $(ARCHIVE) ## figures: answers at 10,000 and 100,000 jobs, 
 	@tools/script-size.mjs
 
 kills: $(STAMPS)/web ## a hundred kills in bursts of writes: nothing acknowledged is lost
-	$(MVN) verify -Dtest=None -Dsurefire.failIfNoSpecifiedTests=false -Dit.test=PowerCutIT -Dfailsafe.failIfNoSpecifiedTests=false -Dkills=100
+	$(MVN) verify -Pwhole -Dtest=PowerCutIT -Dsurefire.failIfNoSpecifiedTests=false -Dkills=100
 
 siege: $(STAMPS)/web $(ARCHIVE) ## attacks, on this machine only: 100,000 requests, slow senders, 1,000 kills of a writer, fifty benches; PART=fuzz, slow, kills or benches; REQUESTS=, MINUTES=
 	$(MVN) -q test-compile exec:exec@siege -Dsiege.part=$(PART) -Dsiege.requests=$(or $(REQUESTS),100000) -Dsiege.minutes=$(or $(MINUTES),10)

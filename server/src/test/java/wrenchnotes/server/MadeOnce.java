@@ -29,8 +29,8 @@ enum MadeOnce {
         void make(Path folder) throws IOException, InterruptedException;
     }
 
-    /** Tests run in several processes: one makes it, the others wait. */
-    void into(Path data, Maker maker) throws IOException, InterruptedException {
+    /** Tests run at the same time, and in several processes: one makes it, the others wait. */
+    synchronized void into(Path data, Maker maker) throws IOException, InterruptedException {
         Files.createDirectories(all);
         Path made = all.resolve(key());
         try (FileChannel channel =

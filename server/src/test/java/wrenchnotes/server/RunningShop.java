@@ -5,12 +5,16 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.locks.Lock;
+import java.util.concurrent.locks.ReadWriteLock;
+import java.util.concurrent.locks.ReentrantReadWriteLock;
 import org.eclipse.jetty.server.handler.StatisticsHandler;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.jetty.JettyWebServer;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -21,6 +25,13 @@ import org.springframework.util.FileSystemUtils;
 public final class RunningShop implements BeforeAllCallback, AfterAllCallback, AutoCloseable {
 
     private static final String DEMO = "--wrenchnotes.demo=true";
+    /** Whether beans are those worked out at the build is said to the whole process: starts of one kind only go side by side. */
+    private static final ReadWriteLock BEANS = new ReentrantReadWriteLock();
+
+    static {
+        // It is set up by logback-test.xml, once for all shops.
+        System.setProperty(LoggingSystem.SYSTEM_PROPERTY, LoggingSystem.NONE);
+    }
 
     private final List<String> options = new ArrayList<>();
     private final List<Class<?>> sources = new ArrayList<>(List.of(WrenchNotes.class));
@@ -130,11 +141,18 @@ public final class RunningShop implements BeforeAllCallback, AfterAllCallback, A
         if (options.stream().noneMatch(option -> option.contains("backups.nightly"))) {
             options.add("--wrenchnotes.backups.nightly=false");
         }
-        System.setProperty("spring.aot.enabled", Boolean.toString(sources.size() == 1));
-        application = new SpringApplicationBuilder(sources.toArray(Class<?>[]::new))
-                .main(WrenchNotes.class)
-                .initializers(brought.toArray(ApplicationContextInitializer[]::new))
-                .run(options.toArray(String[]::new));
+        boolean builtAhead = sources.size() == 1;
+        Lock starting = builtAhead ? BEANS.readLock() : BEANS.writeLock();
+        starting.lock();
+        try {
+            System.setProperty("spring.aot.enabled", Boolean.toString(builtAhead));
+            application = new SpringApplicationBuilder(sources.toArray(Class<?>[]::new))
+                    .main(WrenchNotes.class)
+                    .initializers(brought.toArray(ApplicationContextInitializer[]::new))
+                    .run(options.toArray(String[]::new));
+        } finally {
+            starting.unlock();
+        }
     }
 
     @Override

@@ -40,9 +40,12 @@ public final class Window implements AutoCloseable {
     private final Page page;
     private final List<String> complaints = new ArrayList<>();
 
-    /** One for all windows of a process, each of which has its own cookies and storage: to start it takes longer than most tests. It ends with the process. */
+    /**
+     * One for all windows of a thread, which alone may use it; each window has its own cookies and storage. To start one takes longer than most tests. It ends
+     * with the process.
+     */
     private static final class Chromium {
-        static final Browser BROWSER = start();
+        static final ThreadLocal<Browser> BROWSER = ThreadLocal.withInitial(Chromium::start);
 
         private static Browser start() {
             Playwright playwright = Playwright.create(
@@ -70,9 +73,11 @@ public final class Window implements AutoCloseable {
     }
 
     private Window(String url, Browser.NewContextOptions options) {
-        context = Chromium.BROWSER.newContext(options.setBaseURL(url)
-                .setLocale("en-GB")
-                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        context = Chromium.BROWSER
+                .get()
+                .newContext(options.setBaseURL(url)
+                        .setLocale("en-GB")
+                        .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         page = context.newPage();
         // A busy machine is slow and not wrong.
         page.setDefaultTimeout(45_000);

@@ -24,6 +24,8 @@ const WORDS: Room[] = ['ink', 'muted', 'mat', 'chalk', 'brassInk', 'amberInk', '
 const PAIRS: [Room, Room][] = [
   ['onMat', 'mat'],
   ['onMat', 'hazard'],
+  ['onMat', 'chalk'],
+  ['brassOnMat', 'mat'],
   ['onMat', 'amber'],
   ['hazardInk', 'hazardPaper'],
   ['ink', 'field'],

@@ -16,6 +16,8 @@ export const ROOMS = {
   /** On mat, hazard and amber. */
   onMat: ['#FFFFFF', '#0B1613'],
   matHover: ['#174A3F', '#9AD6C4'],
+  /** What comes off, on mat. */
+  brassOnMat: ['#F2D38C', '#4A3205'],
   brass: ['#9A6A14', '#D9A441'],
   /** Brass for words on paper: the drawing colour falls short of 4.5:1 there. */
   brassInk: ['#855A0E', '#E0B25A'],
@@ -41,6 +43,8 @@ export const ROOMS = {
   matPale: ['#B9D3CA', '#37584D'],
   badPale: ['#F1D9D5', '#4A2520'],
   idle: ['#E4DECF', '#303C38'],
+  /** A way on a map that is not the one asked for. */
+  otherWay: ['#CFC6B0', '#4A5751'],
 } as const;
 
 /** Of the bench: as the mat that it is, and when everything is light. */
@@ -65,7 +69,32 @@ export const BENCH = {
 export const FIXED = {
   tape: '#EBDCAB',
   onTape: '#2B2614',
+  tapeEdge: '#CBB878',
   chipBody: '#1F2B29',
   chipGood: '#8FC9B4',
   chipBad: '#F0705F',
 } as const;
+
+/** What is drawn as it is, whatever the light: body, edge and shine of each finish of a fastener. */
+export const METALS = {
+  BLACK: ['#3A4043', '#0B0D0E', '#98A2A5'],
+  SILVER: ['#C9CFD1', '#7F888B', '#F4F7F8'],
+  BRASS: ['#D9A441', '#8A5E10', '#F5D998'],
+} as const;
+/** What nobody has looked at is left open: the ground shows through. */
+export const UNSEEN = ['transparent', '#A8B5AE', 'transparent'] as const;
+
+/** The cutting mat, and the shallow trays on it. */
+export const ON_THE_MAT = {
+  bold: '#2C6453',
+  edge: '#3E7A67',
+  figures: '#7FA394',
+  tray: '#0E2B24',
+  trayAskedFor: '#17483C',
+  shade: '#071A15',
+  plugEdge: '#8B9497',
+  wire: '#8FA49C',
+} as const;
+
+/** The boards of the rack. */
+export const WOOD = { board: '#B9A679', edge: '#8D7C53' } as const;

@@ -48,7 +48,7 @@ export function AccessMap({
             key={`${path.from} ${path.to}`}
             d={smooth(path.points)}
             fill="none"
-            stroke={onWay(path, lit) ? colours.mat : '#CFC6B0'}
+            stroke={onWay(path, lit) ? colours.mat : colours.otherWay}
             strokeWidth={onWay(path, lit) ? 5 : 2.5}
           />
         ))}
@@ -105,7 +105,7 @@ function StepBox({
           height={box.head}
           rx={3}
           fill={on ? colours.mat : colours.card}
-          stroke={pointed ? colours.chalk : on ? colours.matSurface : '#B9A679'}
+          stroke={pointed ? colours.chalk : on ? colours.matSurface : colours.chipEdge}
           strokeWidth={pointed ? 3 : 1.4}
           strokeDasharray={step.insteadOf ? '7 4' : undefined}
         />
@@ -129,7 +129,7 @@ function StepBox({
               fontSize={13.5}
               textAnchor="middle"
               style={{ fontWeight: 600 }}
-              fill={colours.ink}
+              fill={colours.onTape}
               fontFamily="'IBM Plex Mono', monospace"
             >
               {turn}
@@ -138,14 +138,14 @@ function StepBox({
         )}
         <g transform={`translate(16 ${box.head - 15})`}>
           <circle r={5.5} fill={colours.brassLight} stroke={colours.brass} />
-          <path d="M-3 0H3M0 -3V3" stroke="#7A5410" strokeWidth={1.4} />
+          <path d="M-3 0H3M0 -3V3" stroke={colours.onBrass} strokeWidth={1.4} />
         </g>
         <text
           x={27}
           y={box.head - 10.5}
           fontSize={12.5}
           fontWeight={600}
-          fill={on ? '#F2D38C' : colours.brassInk}
+          fill={on ? colours.brassOnMat : colours.brassInk}
           fontFamily="'IBM Plex Mono', monospace"
         >
           {offWords(step)}

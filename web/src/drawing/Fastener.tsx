@@ -1,18 +1,10 @@
 import type { Schemas } from '../api/client';
+import { METALS, UNSEEN } from '../palette';
 
 type Group = Schemas['FastenerGroup'];
 type Shape = Schemas['FastenerShape'];
 
 type Head = NonNullable<Group['head']>;
-
-/** Body, edge and light of each finish. */
-const FINISH: Record<NonNullable<Group['finish']>, [string, string, string]> = {
-  BLACK: ['#3A4043', '#0B0D0E', '#98A2A5'],
-  SILVER: ['#C9CFD1', '#7F888B', '#F4F7F8'],
-  BRASS: ['#D9A441', '#8A5E10', '#F5D998'],
-};
-/** What nobody has looked at is left open: the ground shows through. */
-const OPEN: [string, string, string] = ['transparent', '#A8B5AE', 'transparent'];
 
 /** Space between the head seen from above and the fastener seen from the side, in mm. */
 const GAP_MM = 0.9;
@@ -40,7 +32,7 @@ export function Fastener({
   y: number;
   turn?: number;
 }) {
-  const [body, edge, light] = group.finish ? FINISH[group.finish] : OPEN;
+  const [body, edge, light] = group.finish ? METALS[group.finish] : UNSEEN;
   const radius = (shape.headDiameterMm * scale) / 2;
   const side = x + (shape.headDiameterMm + GAP_MM) * scale;
   return (

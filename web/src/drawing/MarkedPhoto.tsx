@@ -7,9 +7,9 @@ type Kind = Schemas['Mark']['kind'];
 
 /** Colour, letter and word of each kind of mark: never the colour alone. */
 export const MARKS: Record<Kind, [string, string, string]> = {
-  FASTENER: ['brassLight', '#221a05', 'fastener'],
-  CONNECTOR: ['chalk', 'white', 'connector'],
-  CAUTION: ['hazard', 'white', 'caution'],
+  FASTENER: ['brassLight', 'onBrass', 'fastener'],
+  CONNECTOR: ['chalk', 'onMat', 'connector'],
+  CAUTION: ['hazard', 'onMat', 'caution'],
 };
 
 /** A photo with its marks; a mark says what it is when it is pointed at. */
@@ -71,7 +71,7 @@ export function MarkedPhoto({
             color={MARKS[one.kind][1]}
             fontFamily="mono"
             fontWeight={600}
-            fontSize="14px"
+            fontSize="sm"
             lineHeight={1}
             cursor="pointer"
             onClick={() => say(n)}
@@ -81,7 +81,7 @@ export function MarkedPhoto({
           </chakra.button>
         ))}
       </Box>
-      <Box fontSize="15px" minH="22px" aria-live="polite">
+      <Box fontSize="sm" minH="22px" aria-live="polite">
         {mark ? (
           <>
             <b>{MARKS[mark.kind][2]}:</b> {mark.words}

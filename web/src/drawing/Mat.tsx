@@ -1,3 +1,4 @@
+import { METALS, ON_THE_MAT } from '../palette';
 import { colours, onMat } from '../theme';
 import { Fastener } from './Fastener';
 import { countWords, howMany } from './howMany';
@@ -31,7 +32,7 @@ export function Mat({
           <path d={`M${five} 0H0V${five}`} fill="none" stroke={colours.matGrid} />
         </pattern>
         <pattern id="gridBold" width={five * 5} height={five * 5} patternUnits="userSpaceOnUse">
-          <path d={`M${five * 5} 0H0V${five * 5}`} fill="none" stroke="#2C6453" strokeWidth={1.4} />
+          <path d={`M${five * 5} 0H0V${five * 5}`} fill="none" stroke={ON_THE_MAT.bold} strokeWidth={1.4} />
         </pattern>
       </defs>
       <rect width={MAT_WIDTH} height={layout.height} fill={colours.matSurface} />
@@ -70,12 +71,19 @@ function Edge({ width, height, scale }: { width: number; height: number; scale: 
         height={height - 2 * EDGE_LINE}
         rx={4}
         fill="none"
-        stroke="#3E7A67"
+        stroke={ON_THE_MAT.edge}
         strokeWidth={1.4}
       />
-      <path d={ticks.join('')} stroke="#3E7A67" strokeWidth={1} />
+      <path d={ticks.join('')} stroke={ON_THE_MAT.edge} strokeWidth={1} />
       {numbers.map((mm) => (
-        <Lettering key={mm} x={EDGE_LINE + mm * scale + 3} y={EDGE_LINE - 7} hand size={9.5} fill="#7FA394">
+        <Lettering
+          key={mm}
+          x={EDGE_LINE + mm * scale + 3}
+          y={EDGE_LINE - 7}
+          hand
+          size={9.5}
+          fill={ON_THE_MAT.figures}
+        >
           {mm}
         </Lettering>
       ))}
@@ -112,9 +120,9 @@ function CellDrawing({
         width={width}
         height={height}
         rx={5}
-        fill={heap.ghost ? '#17483C' : '#0E2B24'}
+        fill={heap.ghost ? ON_THE_MAT.trayAskedFor : ON_THE_MAT.tray}
         fillOpacity={heap.ghost ? 0.9 : 0.82}
-        stroke={heap.ghost ? colours.brassLight : '#2C6453'}
+        stroke={heap.ghost ? colours.brassLight : ON_THE_MAT.bold}
         strokeWidth={heap.ghost ? 2 : 1}
         strokeDasharray={heap.ghost ? '7 5' : undefined}
       />
@@ -124,13 +132,13 @@ function CellDrawing({
           <path
             d={`M${x + 2} ${y + height - 5}V${y + 6}Q${x + 2} ${y + 2} ${x + 6} ${y + 2}H${x + width - 5}`}
             fill="none"
-            stroke="#071A15"
+            stroke={ON_THE_MAT.shade}
             strokeWidth={2.4}
           />
           <path
             d={`M${x + 5} ${y + height - 1.5}H${x + width - 6}Q${x + width - 1.5} ${y + height - 1.5} ${x + width - 1.5} ${y + height - 6}V${y + 5}`}
             fill="none"
-            stroke="#3E7A67"
+            stroke={ON_THE_MAT.edge}
             strokeWidth={1.2}
           />
         </>
@@ -168,7 +176,7 @@ function Label({ x, y, text }: { x: number; y: number; text: string }) {
         d={`M0 3L4 0L9 3H${wide - 6}L${wide} 0L${wide - 3} 13L${wide} 26L${wide - 5} 24H5L1 27L-1 14Z`}
         fill={colours.tape}
       />
-      <Lettering x={11} y={18} hand bold size={14} fill="#2B2614">
+      <Lettering x={11} y={18} hand bold size={14} fill={colours.onTape}>
         {shown}
       </Lettering>
     </g>
@@ -265,12 +273,12 @@ function One({
 function Plug() {
   return (
     <g transform="translate(0 -8)">
-      <rect width={50} height={18} rx={3} fill={colours.bone} stroke="#8B9497" />
+      <rect width={50} height={18} rx={3} fill={colours.bone} stroke={ON_THE_MAT.plugEdge} />
       {[0, 1, 2, 3, 4].map((n) => (
         <path
           key={n}
           d={`M${9 + n * 8} 18V29`}
-          stroke={n === 0 ? colours.hazardLight : '#8FA49C'}
+          stroke={n === 0 ? colours.hazardLight : ON_THE_MAT.wire}
           strokeWidth={4}
         />
       ))}
@@ -279,10 +287,11 @@ function Plug() {
 }
 
 function Piece() {
+  const [body, edge] = METALS.SILVER;
   return (
     <g transform="translate(13 6)">
-      <circle r={12} fill="#C9CFD1" stroke="#7F888B" />
-      <circle r={4.5} fill={colours.matSurface} stroke="#7F888B" />
+      <circle r={12} fill={body} stroke={edge} />
+      <circle r={4.5} fill={colours.matSurface} stroke={edge} />
     </g>
   );
 }

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { WOOD } from '../palette';
 import { colours } from '../theme';
 import { Lettering } from './Lettering';
 
@@ -63,8 +64,8 @@ export function RackDrawing({
           <Lettering y={24} hand bold size={16} fill={colours.muted}>
             {shelf}
           </Lettering>
-          <rect y={138} width={486} height={10} fill="#B9A679" />
-          <rect y={148} width={486} height={2} fill="#8D7C53" />
+          <rect y={138} width={486} height={10} fill={WOOD.board} />
+          <rect y={148} width={486} height={2} fill={WOOD.edge} />
           {slots
             .filter((slot) => slot.shelf === shelf)
             .map((slot) => {
@@ -122,7 +123,7 @@ function Unit({ row, x, width, open }: { row: Row; x: number; width: number; ope
         <path
           d={`M0 2L3 0H${width - 12}L${width - 8} 3L${width - 10} 11L${width - 8} 21L${width - 13} 20H4L0 22L2 11Z`}
           fill={colours.tape}
-          stroke="#CBB878"
+          stroke={colours.tapeEdge}
           strokeWidth={0.6}
         />
         <Lettering x={(width - 8) / 2} y={15.5} textAnchor="middle" hand bold size={13} fill={colours.onTape}>

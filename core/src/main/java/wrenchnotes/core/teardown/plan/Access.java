@@ -1,6 +1,7 @@
 package wrenchnotes.core.teardown.plan;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +22,7 @@ import wrenchnotes.core.teardown.Thing;
  * @param notesMinutes what the same steps cost in the order of the notes
  * @param likely how long it will take in this shop
  * @param tools to lay out, in the order they are taken up
- * @param fasteners how many will be off, by head, of those that are counted and whose head is known
+ * @param fasteners how many will be off, by head, of those that are counted and whose head is known; in the order of the heads
  * @param notCounted how many groups of fasteners or pieces nobody has counted or seen close to yet
  * @param connectors how many will be unplugged
  * @param pieces how many loose pieces will lie on the mat
@@ -96,7 +97,9 @@ public record Access(
                         .flatMap(step -> step.fasteners().stream())
                         .filter(group -> group.hasCount() && group.head().isPresent())
                         .collect(Collectors.groupingBy(
-                                group -> group.head().orElseThrow(), Collectors.summingInt(FastenerGroup::asMade))),
+                                group -> group.head().orElseThrow(),
+                                () -> new EnumMap<>(Head.class),
+                                Collectors.summingInt(FastenerGroup::asMade))),
                 (int) steps.stream()
                         .flatMap(step -> step.things().stream())
                         .filter(thing -> !thing.hasCount()

@@ -12,6 +12,7 @@ import { Problem } from './api/client';
 import { whenBack } from './api/connection';
 import { useSession } from './api/session';
 import { light } from './app/light';
+import { keepPresses } from './app/pressed';
 import { reloadAfterUpgrade } from './app/upgraded';
 import { Loaded } from './parts/States';
 import { system } from './theme';
@@ -101,6 +102,7 @@ function App() {
   );
 }
 
+keepPresses(document);
 reloadAfterUpgrade();
 light.shine();
 

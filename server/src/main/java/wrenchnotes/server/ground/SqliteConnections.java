@@ -24,7 +24,7 @@ final class SqliteConnections extends AbstractDataSource {
     /** Of one connection; those that were not used for longest make room. */
     private static final int STATEMENTS = 250;
     /** To open a file takes milliseconds. */
-    private static final int SECONDS = 5;
+    private static final int OPENING_SECONDS = 5;
 
     private static final GenericKeyedObjectPoolConfig<DelegatingPreparedStatement> KEPT = kept();
 
@@ -54,7 +54,7 @@ final class SqliteConnections extends AbstractDataSource {
     /** What the pool waits for when it is closed: a connection that is being made just then is closed too. */
     @Override
     public int getLoginTimeout() {
-        return SECONDS;
+        return OPENING_SECONDS;
     }
 
     /** As many of the same as are in use at once, of which one is kept. */

@@ -84,12 +84,11 @@ export const METALS = {
 /** What nobody has looked at is left open: the ground shows through. */
 export const UNSEEN = ['transparent', '#A8B5AE', 'transparent'] as const;
 
-/** The cutting mat, and the shallow trays on it. */
+/** The cutting mat and the shallow trays on it, beside the colours of the bench. */
 export const ON_THE_MAT = {
   bold: '#2C6453',
   edge: '#3E7A67',
   figures: '#7FA394',
-  tray: '#0E2B24',
   trayAskedFor: '#17483C',
   shade: '#071A15',
   plugEdge: '#8B9497',

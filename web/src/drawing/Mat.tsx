@@ -120,7 +120,7 @@ function CellDrawing({
         width={width}
         height={height}
         rx={5}
-        fill={heap.ghost ? ON_THE_MAT.trayAskedFor : ON_THE_MAT.tray}
+        fill={heap.ghost ? ON_THE_MAT.trayAskedFor : colours.matDeep}
         fillOpacity={heap.ghost ? 0.9 : 0.82}
         stroke={heap.ghost ? colours.brassLight : ON_THE_MAT.bold}
         strokeWidth={heap.ghost ? 2 : 1}

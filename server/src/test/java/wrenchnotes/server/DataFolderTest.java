@@ -85,7 +85,7 @@ class DataFolderTest {
 
     /** Measured: a connection that was being made just then was closed by nobody, and its log stayed. */
     @Test
-    void aShopThatIsClosedRightAfterItsStartLeavesOneFile() throws Exception {
+    void aShopThatIsClosedRightAfterItsStartLeavesNoLogBeside() throws Exception {
         RunningShop.goldenIn(data);
         for (int n = 0; n < 6; n++) {
             RunningShop.in(data).close();

@@ -12,9 +12,9 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
-/** A room that takes its time to come: what is typed and pressed meanwhile. */
+/** A room, an answer or an offer that takes its time to come: what is typed and pressed meanwhile. */
 @Tag("shop")
-class LateRoomTest extends Visited {
+class ComesLateTest extends Visited {
 
     @RegisterExtension
     static final Visit VISIT = Visit.atRackBy("wren");
@@ -39,8 +39,7 @@ class LateRoomTest extends Visited {
     @Test
     void theRoomThatOneLeavesCanNotBePressed() {
         window.says("Pick up next");
-        List<Route> held = new ArrayList<>();
-        page.route("**/assets/*", held::add);
+        List<Route> held = hold("**/assets/*");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Patterns"))
                 .click();
         page.waitForCondition(() -> !held.isEmpty());
@@ -49,8 +48,7 @@ class LateRoomTest extends Visited {
         // What is no room's goes on.
         page.keyboard().press("f");
         page.locator("[role=combobox]:focus").waitFor();
-        page.unroute("**/assets/*");
-        held.forEach(Route::resume);
+        letGo("**/assets/*", held);
         page.waitForCondition(() -> page.title().startsWith("Patterns"));
         assertThat(page.url()).endsWith("/patterns");
     }
@@ -85,14 +83,12 @@ class LateRoomTest extends Visited {
         Locator proved =
                 page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("swapped with a good one"));
         proved.waitFor();
-        List<Route> held = new ArrayList<>();
-        page.route("**/sources?*", held::add);
+        List<Route> held = hold("**/sources?*");
         page.getByLabel("Component").and(page.locator("input")).fill("carousel belt");
         page.waitForCondition(() -> !held.isEmpty());
         proved.hover();
         page.mouse().down();
-        page.unroute("**/sources?*");
-        held.forEach(Route::resume);
+        letGo("**/sources?*", held);
         window.says("used before");
         page.mouse().up();
         page.locator("[aria-pressed=true]").getByText("swapped with a good one").waitFor();
@@ -105,17 +101,27 @@ class LateRoomTest extends Visited {
     }
 
     private void sentAndLeft(String door, String words) {
-        List<Route> held = new ArrayList<>();
-        page.route(door, held::add);
+        List<Route> held = hold(door);
         window.click(words);
         page.waitForCondition(() -> !held.isEmpty());
         window.goTo("Rack");
         page.waitForCondition(() -> page.title().startsWith("Rack"));
-        page.unroute(door);
-        page.waitForResponse(door, () -> held.forEach(Route::resume));
+        page.waitForResponse(door, () -> letGo(door, held));
         // What the answer does on the screen is done by the next frame but one.
         page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
         page.waitForTimeout(100);
         assertThat(page.url()).endsWith("/rack");
+    }
+
+    /** What is asked for there waits until it is let go. */
+    private List<Route> hold(String door) {
+        List<Route> held = new ArrayList<>();
+        page.route(door, held::add);
+        return held;
+    }
+
+    private void letGo(String door, List<Route> held) {
+        page.unroute(door);
+        held.forEach(Route::resume);
     }
 }
